@@ -1,0 +1,35 @@
+import type { Battery, Circuit, Job } from '../job';
+import { worstSeverity, type Severity } from '../findings';
+import { assessCircuit, type AssessedCircuit } from './circuit';
+
+/** The door to the core: a job in, everything known about its circuits out. */
+export function assess(job: Job): AssessedCircuit[] {
+  return job.circuits.map((circuit) => assessCircuit(circuit, batteryOf(job, circuit)));
+}
+
+/** The battery a circuit is fed from. @throws RangeError for an id the job does not hold; a read job always holds it. */
+export function batteryOf(job: Job, circuit: Circuit): Battery {
+  const battery = job.batteries.find((candidate) => candidate.id === circuit.batteryId);
+  if (!battery) throw new RangeError(`No battery has the id "${circuit.batteryId}".`);
+  return battery;
+}
+
+/** How a circuit stands: the worst that was found, or that the survey is not finished. */
+export type Standing = Severity | 'incomplete' | 'good';
+
+const standingOrder: Readonly<Record<Standing, number>> = { stop: 0, caution: 1, incomplete: 2, note: 3, good: 4 };
+
+/** The standing of one circuit; notes alone leave it good. */
+export function standingOf(assessed: AssessedCircuit): Standing {
+  if (assessed.status === 'incomplete') return 'incomplete';
+  const worst = worstSeverity(assessed.findings);
+  return worst === null || worst === 'note' ? 'good' : worst;
+}
+
+/** The worst of several standings; a boat without circuits is incomplete. */
+export function worstStanding(standings: readonly Standing[]): Standing {
+  return standings.reduce<Standing>(
+    (worst, standing) => (standingOrder[standing] < standingOrder[worst] ? standing : worst),
+    standings.length === 0 ? 'incomplete' : 'good',
+  );
+}

@@ -1,0 +1,4 @@
+export * from './assess';
+export * from './circuit';
+export * from './needs';
+export * from './report';

@@ -1,0 +1,29 @@
+import type { Circuit, LegKey } from '../job';
+import { schemes } from '../schemes';
+
+/** Something the survey must still give before the circuit can be sized. */
+export interface Need {
+  /** Path inside the circuit. */
+  readonly path: readonly string[];
+  readonly label: string;
+  /** What it decides. */
+  readonly why: string;
+}
+
+const whyByLeg: Readonly<Record<LegKey, string>> = {
+  sourceToPanel: 'sets the size of the feed',
+  panelToBilge: 'sets the size of the manual and auto conductors, mostly the longest run',
+  bilgeToNegative: 'the current comes back this way: it drops as much as the way out',
+};
+
+/** What is still missing, in the order in which it is met from dry to wet. */
+export function needsOf(circuit: Circuit): Need[] {
+  const legs = schemes[circuit.scheme].legs
+    .filter((leg) => circuit.legs[leg.key].lengthM === undefined)
+    .map((leg) => ({ path: ['legs', leg.key, 'lengthM'], label: `${leg.name}, length one way`, why: whyByLeg[leg.key] }));
+  const pump =
+    circuit.pump.currentA === undefined
+      ? [{ path: ['pump', 'currentA'], label: 'Pump amperes', why: 'decides conductor, fuse and drop' }]
+      : [];
+  return [...legs, ...pump];
+}

@@ -1,0 +1,62 @@
+import { openingSeconds } from '../wiring';
+import type { Job } from '../job';
+import { defaults } from '../reference';
+import { assess } from './assess';
+import type { AssessedCircuit } from './circuit';
+
+/**
+ * The assessment as plain data, as the headless command prints it. `pumpV` is at
+ * 12.0 V at the posts. `flowLPerH` and `headM` are null until a hose is known.
+ */
+export function assessReport(job: Job) {
+  return { circuits: assess(job).map(circuitReport) };
+}
+
+function circuitReport(assessed: AssessedCircuit) {
+  const { id, name } = assessed.circuit;
+  if (assessed.status === 'incomplete') {
+    return {
+      id,
+      name,
+      status: assessed.status,
+      needs: assessed.needs.map((need) => ({ path: need.path.join('.'), label: need.label, why: need.why })),
+    };
+  }
+  const { facts, findings } = assessed;
+  const { protection } = facts;
+  return {
+    id,
+    name,
+    status: assessed.status,
+    designCurrentA: facts.designCurrentA,
+    conductors: facts.conductors.map((conductor) => ({
+      id: conductor.planned.id,
+      size: conductor.size,
+      proposedSize: conductor.proposedSize,
+      areaMm2: conductor.areaMm2,
+      lengthM: conductor.planned.lengthM,
+      resistanceOhm: conductor.resistanceOhm,
+      ampacityA: conductor.ampacity.amps,
+      dropV: conductor.dropV,
+      runningA: conductor.runningA,
+    })),
+    dropV: facts.dropV,
+    dropPercent: facts.dropPercent,
+    pumpV: facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? null,
+    supplies: facts.supplies.map(({ setting: _setting, ...row }) => row),
+    protection: {
+      ratingA: protection.ratingA,
+      kind: protection.kind,
+      lockedRotorA: protection.lockedRotorA,
+      opensWithinS: openingSeconds(protection.lockedRotorOpening),
+      farShortA: protection.farShortA,
+      farShortWithinS: openingSeconds(protection.farShortOpening),
+      inrushA: protection.inrushA,
+      sourceFaultA: protection.sourceFaultA,
+      interruptA: protection.interruptA,
+    },
+    flowLPerH: null,
+    headM: null,
+    findings,
+  };
+}

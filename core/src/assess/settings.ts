@@ -1,0 +1,62 @@
+import { everySetting, mapParts, solve, type MotorCondition, type Netlist, type OperatingPoint, type Setting } from '../circuit';
+
+/** The netlist with the given volts held at the battery posts. */
+export function withSupply(netlist: Netlist, supplyV: number): Netlist {
+  return mapParts(netlist, (part) => (part.kind === 'battery' ? { ...part, emfV: supplyV, internalOhm: 0 } : part));
+}
+
+/** The netlist with the pump in another condition. */
+export function withPump(netlist: Netlist, condition: MotorCondition | 'shorted'): Netlist {
+  return mapParts(netlist, (part) => (part.kind === 'pump' ? { ...part, condition } : part));
+}
+
+/** The netlist with a fixed current in place of the motor and every contact, fuse and joint ideal: conductors only. */
+export function conductorsOnly(netlist: Netlist, designCurrentA: number): Netlist {
+  return mapParts(netlist, (part) => {
+    switch (part.kind) {
+      case 'pump':
+        return { ...part, sinkA: designCurrentA };
+      case 'fuse':
+      case 'joint':
+        return { ...part, ohm: 0 };
+      case 'float-switch':
+      case 'three-way-switch':
+        return { ...part, contactOhm: 0 };
+      default:
+        return part;
+    }
+  });
+}
+
+export interface Solved {
+  readonly setting: Setting;
+  readonly point: OperatingPoint;
+  readonly pumpV: number;
+}
+
+/** Solves the netlist in each setting. */
+export function solveIn(netlist: Netlist, settings: readonly Setting[], pump: string): Solved[] {
+  return settings.map((setting) => {
+    const point = solve(netlist, setting);
+    return { setting, point, pumpV: point.voltsAcross(pump, 'plus', 'minus') };
+  });
+}
+
+/** The settings of switch and floats in which the pump has voltage. */
+export function runningSettings(netlist: Netlist, pump: string): Setting[] {
+  return solveIn(withPump(netlist, 'locked'), everySetting(netlist), pump)
+    .filter(({ pumpV }) => Math.abs(pumpV) > 1e-3)
+    .map(({ setting }) => setting);
+}
+
+/** The item for which `value` is least. */
+export function leastBy<T>(items: readonly [T, ...T[]], value: (item: T) => number): T {
+  return items.reduce((best, item) => (value(item) < value(best) ? item : best), items[0]);
+}
+
+/** The items, known not to be none. @throws RangeError with `message` when there is none. */
+export function some<T>(items: readonly T[], message: string): readonly [T, ...T[]] {
+  const [first, ...rest] = items;
+  if (first === undefined) throw new RangeError(message);
+  return [first, ...rest];
+}

@@ -1,0 +1,16 @@
+import type { PartKind } from './part';
+
+/** A battery: EMF behind an internal resistance, which may be 0 where volts are given at the posts. */
+export interface BatteryPart {
+  readonly kind: 'battery';
+  readonly id: string;
+  readonly emfV: number;
+  readonly internalOhm: number;
+}
+
+export const battery: PartKind<BatteryPart> = {
+  terminals: () => ['plus', 'minus'],
+  elements: (part, node) => [
+    { kind: 'source', plus: node('plus'), minus: node('minus'), emfV: part.emfV, ohm: part.internalOhm },
+  ],
+};

@@ -1,0 +1,16 @@
+import { resistance } from '../element';
+import type { PartKind } from './part';
+
+/** Two or more conductors in one joint. `ohm` is the resistance between any two of them. */
+export interface JointPart {
+  readonly kind: 'joint';
+  readonly id: string;
+  readonly ways: readonly string[];
+  readonly ohm: number;
+}
+
+export const joint: PartKind<JointPart> = {
+  terminals: (part) => part.ways,
+  // A star about an inner node gives every pair of ways the same resistance.
+  elements: (part, node) => part.ways.map((way) => resistance(node(way), node('core'), part.ohm / 2)),
+};

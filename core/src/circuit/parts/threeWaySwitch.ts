@@ -1,0 +1,18 @@
+import { resistance } from '../element';
+import type { PartKind } from './part';
+
+/** Manual / off / auto: the common meets one post or none. */
+export interface ThreeWaySwitchPart {
+  readonly kind: 'three-way-switch';
+  readonly id: string;
+  readonly momentaryManual: boolean;
+  readonly contactOhm: number;
+}
+
+export const threeWaySwitch: PartKind<ThreeWaySwitchPart> = {
+  terminals: () => ['common', 'manual', 'auto'],
+  elements: (part, node, setting) => {
+    const position = setting.switches[part.id] ?? 'off';
+    return position === 'off' ? [] : [resistance(node('common'), node(position), part.contactOhm)];
+  },
+};

@@ -1,0 +1,77 @@
+import type { Ampacity, Opening, Rating, RatingAnswer } from '../wiring';
+import type { Circuit, Choices } from '../job';
+import type { CableFamily, DropSchool } from '../reference';
+import type { Motor, Setting } from '../circuit';
+import type { PlannedConductor } from '../schemes';
+
+/** A conductor with its size and what follows from it. */
+export interface ConductorFacts {
+  readonly planned: PlannedConductor;
+  readonly size: string;
+  readonly family: CableFamily;
+  readonly areaMm2: number;
+  readonly proposedSize: string;
+  /** True where the user chose a size; it may equal the proposed one. */
+  readonly overridden: boolean;
+  readonly temperatureC: number;
+  readonly resistanceOhm: number;
+  readonly ampacity: Ampacity;
+  /** Drop at design current in the setting that loads it most, V. */
+  readonly dropV: number;
+  /** Current while the pump runs at 12.8 V, in the setting that loads it most, A. */
+  readonly runningA: number;
+}
+
+/** The pump at one supply, in the setting that gives it least. */
+export interface SupplyFacts {
+  readonly supplyV: number;
+  readonly pumpV: number;
+  readonly pumpA: number;
+  readonly speedRatio: number;
+  /** Flow at no head, L/h; null while the label's open flow is not known. */
+  readonly openFlowLPerH: number | null;
+  readonly setting: Setting;
+}
+
+export interface ProtectionFacts extends Rating {
+  readonly answer: RatingAnswer;
+  readonly overridden: boolean;
+  /** What the ratings of this family would be proposed as, where there is an answer. */
+  readonly proposed: Rating | null;
+  readonly lockedRotorA: number;
+  readonly lockedRotorOpening: Opening;
+  readonly farShortA: number;
+  readonly farShortOpening: Opening;
+  readonly inrushA: number;
+  /** How long the inrush takes to reach the fastest edge. */
+  readonly inrushOpening: Opening;
+  readonly sourceFaultA: number;
+  readonly interruptA: number;
+  readonly smallestConductor: ConductorFacts;
+  readonly stubLengthM: number;
+  readonly stubSheathed: boolean;
+}
+
+/** Why the tables hold no size for this circuit: the limit that the largest one breaks, and by how much. */
+export interface NoSize {
+  readonly largest: string;
+  readonly limit: 'drop' | 'ampacity' | 'fuse';
+  readonly neededFactor: number;
+}
+
+/** Everything that is known about a sized circuit: what the findings judge. */
+export interface CircuitFacts {
+  readonly circuit: Circuit;
+  readonly choices: Choices;
+  readonly family: CableFamily;
+  readonly dropSchool: DropSchool;
+  readonly motor: Motor;
+  readonly designCurrentA: number;
+  readonly conductors: readonly ConductorFacts[];
+  readonly noSize: NoSize | null;
+  readonly dropV: number;
+  readonly dropPercent: number;
+  readonly dropSetting: Setting;
+  readonly supplies: readonly SupplyFacts[];
+  readonly protection: ProtectionFacts;
+}

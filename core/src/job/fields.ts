@@ -1,0 +1,60 @@
+import { z } from 'zod';
+
+const positive = (name: string, unit: string, max: number, help: string) =>
+  z
+    .number({ error: `${name} must be a number, in ${unit}.` })
+    .gt(0, { error: `${name} must be more than 0 ${unit}. ${help}` })
+    .max(max, { error: `${name} above ${max} ${unit} is not a bilge-pump circuit. ${help}` });
+
+
+/** Text that every store and export can hold: no NUL, no half of a character pair. */
+const storable = (text: string) => !/[\u0000]|[\uD800-\uDFFF]/u.test(text);
+
+/** Free text of at most `max` characters. */
+export const freeText = (max: number) =>
+  z
+    .string({ error: 'This must be text.' })
+    .max(max, { error: `At most ${max} characters fit here.` })
+    .refine(storable, { error: 'This text holds characters that cannot be stored. Type it again.' });
+
+/**
+ * The number fields of a job, each with its bounds and the words shown when a
+ * value is outside them. The job schema and the entry fields of the application
+ * use the same definitions.
+ */
+export const jobFields = {
+  lengthM: positive('A length', 'm', 100, 'Measure one way along the route the cable takes.'),
+  stubLengthM: positive('The stub before the fuse', 'm', 5, 'Measure along the conductor from the battery post to the fuse.'),
+  insulationC: z
+    .number({ error: 'The insulation rating must be a number, in °C.' })
+    .min(60, { error: 'Insulation below 60 °C has no ampacity in the tables. Read the rating printed on the cable.' })
+    .max(200, { error: 'Insulation above 200 °C is not in the tables. Read the rating printed on the cable.' }),
+  currentA: positive('Pump current', 'A', 100, 'Read it from the label, or measure with the pump under water.'),
+  voltsV: z
+    .number({ error: 'Volts must be a number, in V.' })
+    .min(9, { error: 'This is a 12 V system: label volts lie between 9 and 16 V.' })
+    .max(16, { error: 'This is a 12 V system: label volts lie between 9 and 16 V.' }),
+  openFlowLPerH: positive('Open flow', 'L/h', 60000, 'Read it from the label; check whether it says litres or gallons.'),
+  shutOffHeadM: positive('Shut-off head', 'm', 40, 'Read it from the label or the pump’s curve; check whether it says metres or feet.'),
+  makerFuseA: positive('The maker’s fuse', 'A', 200, 'Read it from the pump’s label or leaflet.'),
+  windingOhm: positive(
+    'Winding resistance',
+    'Ω',
+    50,
+    'Take the lowest reading of several shaft positions and subtract the meter’s leads.',
+  ),
+  capacityAh: positive('Battery capacity', 'Ah', 5000, 'Read it from the battery’s label; add batteries in parallel.'),
+  internalOhm: positive('Internal resistance', 'Ω', 1, 'A healthy bank is a few thousandths of an ohm.'),
+  stateOfCharge: z
+    .number({ error: 'State of charge must be a number from 0 to 1.' })
+    .min(0, { error: 'State of charge is a share from 0 (empty) to 1 (full).' })
+    .max(1, { error: 'State of charge is a share from 0 (empty) to 1 (full).' }),
+  hullLengthM: positive('Hull length', 'm', 200, 'Length of the hull without bowsprit or platform.'),
+  ratingA: positive('A fuse rating', 'A', 200, 'Choose one of the standard ratings.'),
+  name: z
+    .string({ error: 'A name must be text.' })
+    .trim()
+    .min(1, { error: 'Give it a name, so that you find it again.' })
+    .max(200, { error: 'A name has at most 200 characters.' })
+    .refine(storable, { error: 'This name holds characters that cannot be stored. Type it again.' }),
+} as const;

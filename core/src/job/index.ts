@@ -1,0 +1,4 @@
+export * from './fields';
+export * from './schema';
+export * from './readJob';
+export * from './newJob';

@@ -1,0 +1,141 @@
+import { z } from 'zod';
+import { batteryChemistry, conductorSizes, dropSchools, protectionFamilies } from '../reference';
+import { freeText, jobFields } from './fields';
+import { motorProblem } from './motorCheck';
+
+/** The format's name and the newest version this build reads and writes. */
+export const JOB_FORMAT = 'harbor-latch/job';
+export const JOB_VERSION = 1;
+
+const id = z.string({ error: 'An id must be text.' }).regex(/^[A-Za-z0-9-]{1,64}$/, {
+  error: 'An id has 1 to 64 letters, digits or hyphens.',
+});
+
+function keysOf<T extends Record<string, unknown>>(record: T): [keyof T & string, ...(keyof T & string)[]] {
+  const [first, ...rest] = Object.keys(record);
+  if (first === undefined) throw new Error('An empty table has no keys.');
+  return [first, ...rest];
+}
+
+function oneOf<T extends Record<string, unknown>>(record: T, what: string) {
+  const keys = keysOf(record);
+  return z.enum(keys, { error: `${what} must be one of: ${keys.join(', ')}.` });
+}
+
+const note = freeText(4000);
+
+export const batterySchema = z.strictObject({
+  id,
+  name: jobFields.name,
+  chemistry: oneOf(batteryChemistry, 'Battery chemistry').optional().describe('Default lead-acid.'),
+  capacityAh: jobFields.capacityAh.optional().describe('Default 100 Ah.'),
+  internalOhm: jobFields.internalOhm.optional().describe('Default by chemistry and capacity.'),
+  stateOfCharge: jobFields.stateOfCharge.optional().describe('Default 1, full.'),
+});
+
+export const legSchema = z.strictObject({
+  lengthM: jobFields.lengthM.optional().describe('One way, m. Needed before the circuit can be sized.'),
+  insulationC: jobFields.insulationC.optional().describe('Insulation temperature rating, °C. Default 105.'),
+  engineSpace: z.boolean().optional().describe('Whether any of it runs in an engine space. Default false.'),
+});
+
+export const pumpSchema = z.strictObject({
+  currentA: jobFields.currentA.optional().describe('Label or measured amperes. Needed before the circuit can be sized.'),
+  labelV: jobFields.voltsV.optional().describe('Volts at which the label gives its amperes. Default 12.'),
+  openFlowLPerH: jobFields.openFlowLPerH.optional().describe('Flow at zero head.'),
+  openFlowV: jobFields.voltsV.optional().describe('Volts at which the label gives its flow. Default 13.6.'),
+  shutOffHeadM: jobFields.shutOffHeadM.optional().describe('Head at which the flow is nil, at the same volts.'),
+  makerFuseA: jobFields.makerFuseA.optional().describe('Largest fuse the pump’s maker allows.'),
+  windingOhm: jobFields.windingOhm.optional().describe('Default label volts ÷ (5 × label amperes).'),
+});
+
+const sizeName = z.enum(
+  [...conductorSizes.awg, ...conductorSizes.metric].map((row) => row.size),
+  { error: 'Not a size in the tables. Sizes are written like "14 AWG" or "2.5 mm²".' },
+);
+
+export const choicesSchema = z.strictObject({
+  dropSchool: oneOf(dropSchools, 'The drop school').optional().describe('Default critical, 3 %.'),
+  family: oneOf(conductorSizes, 'The cable family').optional().describe('Default awg.'),
+  conductors: z.record(id, sizeName).optional().describe('Sizes chosen instead of the proposed ones, by conductor.'),
+  protection: z
+    .strictObject({
+      kind: oneOf(protectionFamilies, 'The kind of protection').optional().describe('Default blade.'),
+      ratingA: jobFields.ratingA.optional().describe('Default the proposed rating.'),
+    })
+    .optional(),
+});
+
+export const circuitSchema = z.strictObject({
+  id,
+  name: jobFields.name,
+  scheme: z.enum(['three-way-float'], { error: 'This version knows the scheme "three-way-float".' }),
+  batteryId: id,
+  manual: z.enum(['latching', 'momentary'], { error: 'Manual is latching or momentary.' }).optional().describe('Default latching.'),
+  source: z
+    .strictObject({
+      stubLengthM: jobFields.stubLengthM.optional().describe('Battery to fuse along the conductor. Default 0.15 m.'),
+      stubSheathed: z.boolean().optional().describe('Whether the stub is sheathed or enclosed. Default false.'),
+    })
+    .optional(),
+  legs: z.strictObject({ sourceToPanel: legSchema, panelToBilge: legSchema, bilgeToNegative: legSchema }),
+  pump: pumpSchema,
+  choices: choicesSchema.optional(),
+  note: note.optional(),
+});
+
+export const boatSchema = z.strictObject({
+  id: z.uuid({ error: 'The id of a boat is a UUID.' }),
+  name: jobFields.name,
+  hullLengthM: jobFields.hullLengthM.optional(),
+  craft: freeText(200).optional().describe('What kind of craft, in the yard’s words.'),
+  owner: freeText(200).optional(),
+  berth: freeText(200).optional(),
+  note: note.optional(),
+});
+
+export const jobSchema = z
+  .strictObject({
+    format: z.literal(JOB_FORMAT, { error: `The format must be "${JOB_FORMAT}".` }),
+    version: z.literal(JOB_VERSION, { error: `The version must be ${JOB_VERSION}.` }),
+    boat: boatSchema,
+    batteries: z.array(batterySchema).min(1, { error: 'A boat needs at least one battery.' }).max(20),
+    circuits: z.array(circuitSchema).max(50, { error: 'A boat has at most 50 circuits.' }),
+  })
+  .superRefine((job, context) => {
+    reportRepeatedIds(job.batteries, 'batteries', context);
+    reportRepeatedIds(job.circuits, 'circuits', context);
+    job.circuits.forEach((circuit, index) => {
+      const message = motorProblem(circuit.pump);
+      if (message) context.addIssue({ code: 'custom', path: ['circuits', index, 'pump', 'windingOhm'], message });
+      if (!job.batteries.some((battery) => battery.id === circuit.batteryId)) {
+        context.addIssue({
+          code: 'custom',
+          path: ['circuits', index, 'batteryId'],
+          message: `No battery has the id "${circuit.batteryId}". Use the id of one of this boat’s batteries.`,
+        });
+      }
+    });
+  });
+
+function reportRepeatedIds(items: readonly { readonly id: string }[], list: string, context: z.RefinementCtx): void {
+  const seen = new Set<string>();
+  items.forEach((item, index) => {
+    if (seen.has(item.id)) {
+      context.addIssue({ code: 'custom', path: [list, index, 'id'], message: `The id "${item.id}" is used twice. Every id is used once.` });
+    }
+    seen.add(item.id);
+  });
+}
+
+// TYPES
+
+export type Job = z.infer<typeof jobSchema>;
+export type Boat = z.infer<typeof boatSchema>;
+export type Battery = z.infer<typeof batterySchema>;
+export type Circuit = z.infer<typeof circuitSchema>;
+export type Leg = z.infer<typeof legSchema>;
+export type LegKey = keyof Circuit['legs'];
+export type Pump = z.infer<typeof pumpSchema>;
+export type Choices = z.infer<typeof choicesSchema>;
+export type SchemeKey = Circuit['scheme'];

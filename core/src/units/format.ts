@@ -1,0 +1,43 @@
+import { shownUnit, toUnit, type QuantityKey, type UnitSystem } from './quantity';
+
+/** A number with at most `digits` decimals and no trailing zeros: 3.60 → "3.6". */
+export function plainNumber(value: number, digits: number): string {
+  return String(Number(value.toFixed(digits)));
+}
+
+/** A base-unit value as text in the system's unit: "3.5 m", "11.5 ft". A no-break space joins number and unit. */
+export function formatQuantity(base: number, key: QuantityKey, system: UnitSystem, digits?: number): string {
+  const unit = shownUnit(key, system);
+  return `${plainNumber(toUnit(base, unit), digits ?? unit.digits)}\u00a0${unit.symbol}`;
+}
+
+/** Amperes to three significant figures at most: 4.6 A, 0.84 A, 38.2 A, 142 A. */
+export function formatAmps(amps: number): string {
+  return `${threeFigures(amps)}\u00a0A`;
+}
+
+/** Volts with two decimals: 11.72 V. */
+export function formatVolts(volts: number): string {
+  return `${volts.toFixed(2)}\u00a0V`;
+}
+
+/** Percent with one decimal: 2.4 %. */
+export function formatPercent(percent: number): string {
+  return `${percent.toFixed(1)}\u00a0%`;
+}
+
+/** Ohms, in mΩ below one ohm: 13.4 mΩ, 1.25 Ω. */
+export function formatOhms(ohms: number): string {
+  return Math.abs(ohms) < 1 ? `${threeFigures(ohms * 1000)}\u00a0mΩ` : `${threeFigures(ohms)}\u00a0Ω`;
+}
+
+/** Seconds in words a person reads: "0.12 s", "8 s", "4 min", "never opens". */
+export function formatOpening(seconds: number | null): string {
+  if (seconds === null) return 'never opens';
+  if (seconds < 120) return `${threeFigures(seconds)}\u00a0s`;
+  return seconds < 7200 ? `${Math.round(seconds / 60)}\u00a0min` : `${threeFigures(seconds / 3600)}\u00a0h`;
+}
+
+function threeFigures(value: number): string {
+  return value === 0 ? '0' : String(Number(value.toPrecision(3)));
+}

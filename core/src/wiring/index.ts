@@ -1,0 +1,4 @@
+export * from './ampacity';
+export * from './opening';
+export * from './rating';
+export * from './resistance';

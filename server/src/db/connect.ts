@@ -1,0 +1,33 @@
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import pg from 'pg';
+
+export type Database = NodePgDatabase;
+
+export interface Connection {
+  readonly database: Database;
+  /** Resolves when the database answers. @throws when it does not within two seconds. */
+  ping(): Promise<void>;
+  close(): Promise<void>;
+}
+
+/**
+ * Opens a pool on the database. A lost connection is reported to `onLost` and
+ * replaced at the next query.
+ */
+export function connect(url: string, onLost: (error: Error) => void): Connection {
+  const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 2000, statement_timeout: 10_000 });
+  pool.on('error', onLost);
+  return {
+    database: drizzle(pool),
+    ping: async () => {
+      await pool.query('select 1');
+    },
+    close: () => pool.end(),
+  };
+}
+
+/** Brings the tables up to date. */
+export async function applyMigrations(connection: Connection, folder: string): Promise<void> {
+  await migrate(connection.database, { migrationsFolder: folder });
+}

@@ -1,0 +1,48 @@
+import { createServer } from 'node:http';
+import { pino } from 'pino';
+import { createApp } from './app';
+import { BoatStore } from './db/boatStore';
+import { applyMigrations, connect } from './db/connect';
+
+const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
+
+function setting(name: string): string {
+  const value = process.env[name];
+  if (value === undefined || value === '') {
+    logger.fatal(`The setting ${name} is missing.`);
+    process.exit(1);
+  }
+  return value;
+}
+
+const connection = connect(setting('DATABASE_URL'), (error) => logger.warn({ err: error.message }, 'database connection lost'));
+await applyMigrations(connection, setting('MIGRATIONS_FOLDER'));
+
+const webFolder = process.env['WEB_FOLDER'];
+const app = createApp({
+  store: new BoatStore(connection.database),
+  ping: connection.ping,
+  logger,
+  ...(webFolder === undefined ? {} : { webFolder }),
+  requestsPerMinute: Number(process.env['REQUESTS_PER_MINUTE'] ?? 1200),
+});
+const host = process.env['HOST'] ?? '127.0.0.1';
+const port = Number(process.env['PORT'] ?? 4318);
+const server = createServer(app);
+
+server.once('error', (error) => {
+  logger.fatal({ err: error.message }, 'cannot listen');
+  process.exit(1);
+});
+server.listen(port, host, () => logger.info({ host, port }, 'listening'));
+
+/** Finishes what is under way, then goes. */
+function stop(): void {
+  server.close(() => {
+    void connection.close().then(() => process.exit(0));
+  });
+  server.closeIdleConnections();
+  setTimeout(() => process.exit(0), 5000).unref();
+}
+process.once('SIGTERM', stop);
+process.once('SIGINT', stop);

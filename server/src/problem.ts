@@ -1,0 +1,90 @@
+import { STATUS_CODES } from 'node:http';
+import type { ErrorRequestHandler, Response } from 'express';
+import { z } from 'zod';
+
+/** A problem document, RFC 9457, with the JSON path of each bad value. */
+export const problemSchema = z.object({
+  type: z.literal('about:blank'),
+  title: z.string(),
+  status: z.number().int(),
+  detail: z.string(),
+  code: z.string(),
+  errors: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+});
+
+export type ProblemExtras = { readonly errors?: readonly { readonly path: string; readonly message: string }[] } & Readonly<
+  Record<string, unknown>
+>;
+
+/** An answer that is not success, in words for the person at the other end. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    detail: string,
+    readonly extras: ProblemExtras = {},
+  ) {
+    super(detail);
+  }
+}
+
+export function sendProblem(response: Response, problem: Problem): void {
+  response
+    .status(problem.status)
+    .type('application/problem+json')
+    .send(
+      JSON.stringify({
+        type: 'about:blank',
+        title: STATUS_CODES[problem.status] ?? 'Error',
+        status: problem.status,
+        detail: problem.message,
+        code: problem.code,
+        ...problem.extras,
+      }),
+    );
+}
+
+/** Codes by which the body parser and the database driver tell what happened. */
+interface CodedError {
+  readonly type?: string;
+  readonly status?: number;
+  readonly code?: string;
+  readonly cause?: unknown;
+}
+
+function coded(error: unknown): CodedError {
+  return typeof error === 'object' && error !== null ? error : {};
+}
+
+const CONNECTION_LOST = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '57P01', '57P02', '57P03', '08006', '08003', '08001']);
+
+function databaseAway(error: unknown): boolean {
+  const { code, cause } = coded(error);
+  if (code !== undefined && CONNECTION_LOST.has(code)) return true;
+  if (error instanceof Error && /Connection terminated|timeout exceeded when trying to connect/.test(error.message)) return true;
+  return cause !== undefined && databaseAway(cause);
+}
+
+/** Any error as a problem, without a word of its inside. */
+export function asProblem(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  if (databaseAway(error)) {
+    return new Problem(503, 'database-away', 'The database does not answer just now. Nothing was changed; try again in a moment.');
+  }
+  const { type, status } = coded(error);
+  if (type === 'entity.too.large') return new Problem(413, 'too-large', 'The body is larger than 5 MiB.');
+  if (type === 'entity.parse.failed') return new Problem(400, 'not-json', 'The body is not JSON.', { errors: [{ path: '$', message: 'Not JSON.' }] });
+  if (status !== undefined && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request could not be read.');
+  return new Problem(500, 'failed', 'Something went wrong on the server. Nothing was changed.');
+}
+
+/** The last handler: every error leaves as a problem document. */
+export const problemHandler: ErrorRequestHandler = (error, request, response, next) => {
+  const problem = asProblem(error);
+  if (problem.status >= 500) request.log.error({ err: error }, problem.code);
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  sendProblem(response, problem);
+};
