@@ -1,0 +1,5 @@
+import { CircuitScreen } from '../../../../features/circuit/CircuitScreen';
+
+export default function SizeRoute() {
+  return <CircuitScreen station="size" />;
+}

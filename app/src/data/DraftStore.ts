@@ -1,0 +1,189 @@
+import { readJob, type Job } from '@harbor-latch/core/job/index';
+import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
+import { changed, draftOf, keepMine, newDraft, taken, takeTheirs, undone, withTyped, type Draft } from './draft';
+
+const KEY = 'latch.draft.';
+const SAVE_AFTER_MS = 700;
+const RETRY_AFTER_MS = 4000;
+
+/** What the store needs of the world around it; tests pass their own. */
+export interface DraftWorld {
+  readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
+  put(job: Job, basedOn: number | null): Promise<StoredBoat>;
+  remove(id: string, basedOn: number): Promise<void>;
+  /** Told after every write the server took, so that lists can follow. */
+  onStored(boat: StoredBoat): void;
+}
+
+interface Kept {
+  readonly job: Job;
+  readonly basedOn: number | null;
+  readonly typed: Readonly<Record<string, string>>;
+}
+
+/**
+ * The boats this device works on. Every change is kept on the device at once and
+ * saved to the server soon after; a dead server, a reload or a stale copy loses
+ * nothing.
+ */
+export class DraftStore {
+  private drafts: ReadonlyMap<string, Draft> = new Map();
+  private readonly listeners = new Set<() => void>();
+  private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
+
+  constructor(private readonly world: DraftWorld) {
+    this.drafts = new Map(this.readKept().map((draft) => [draft.id, draft]));
+    for (const id of this.drafts.keys()) this.saveSoon(id, 0);
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** All drafts; the same map until something changes. */
+  all = (): ReadonlyMap<string, Draft> => this.drafts;
+
+  /** Begins work on a boat from the server, unless this device holds changes of its own. */
+  open(stored: StoredBoat): void {
+    const held = this.drafts.get(stored.id);
+    if (!held) this.put(draftOf(stored));
+    else if (held.save.kind === 'saved' && held.basedOn !== null && held.basedOn < stored.version) {
+      this.put({ ...draftOf(stored), reloads: held.reloads + 1 });
+    }
+  }
+
+  /** Adds a boat of this device's making. */
+  add(job: Job): void {
+    this.put(newDraft(job));
+    this.saveSoon(job.boat.id, 0);
+  }
+
+  /** Replaces a boat's job; `undo` brings the one before back. */
+  change(id: string, job: Job): void {
+    this.update(id, (draft) => (draft.job === job ? draft : changed(draft, job)));
+  }
+
+  /** Replaces a boat's job from outside its fields, so that open forms start anew. */
+  replace(id: string, job: Job): void {
+    this.update(id, (draft) => ({ ...changed(draft, job), reloads: draft.reloads + 1 }));
+  }
+
+  /** Keeps a text that is not a value yet; null forgets it. */
+  type(id: string, path: string, text: string | null): void {
+    const draft = this.drafts.get(id);
+    if (draft && (draft.typed[path] ?? null) !== text) this.put(withTyped(draft, path, text));
+  }
+
+  undo(id: string): void {
+    this.update(id, undone);
+  }
+
+  keepMine(id: string): void {
+    this.update(id, (draft) => (draft.save.kind === 'conflict' ? keepMine(draft, draft.save.current) : draft), 0);
+  }
+
+  takeTheirs(id: string): void {
+    const draft = this.drafts.get(id);
+    if (draft?.save.kind === 'conflict' && draft.save.current) this.put(takeTheirs(draft, draft.save.current));
+  }
+
+  /** Removes a boat here and on the server. @returns the job, to be added again on undo. */
+  async remove(id: string): Promise<Job | null> {
+    const draft = this.drafts.get(id);
+    if (!draft) return null;
+    if (draft.basedOn !== null) await this.world.remove(id, draft.basedOn);
+    clearTimeout(this.timers.get(id));
+    this.world.storage.removeItem(KEY + id);
+    this.drafts = new Map([...this.drafts].filter(([other]) => other !== id));
+    this.tell();
+    return draft.job;
+  }
+
+  /** Tries to save whatever is not saved, now. */
+  saveAll = (): void => {
+    for (const draft of this.drafts.values()) if (draft.save.kind !== 'saved') this.saveSoon(draft.id, 0);
+  };
+
+  private update(id: string, change: (draft: Draft) => Draft, afterMs = SAVE_AFTER_MS): void {
+    const draft = this.drafts.get(id);
+    if (!draft) return;
+    const next = change(draft);
+    if (next === draft) return;
+    this.put(next);
+    if (next.save.kind === 'unsaved') this.saveSoon(id, afterMs);
+  }
+
+  private put(draft: Draft): void {
+    this.drafts = new Map(this.drafts).set(draft.id, draft);
+    const nothingOwn = draft.save.kind === 'saved' && Object.keys(draft.typed).length === 0;
+    if (nothingOwn) this.world.storage.removeItem(KEY + draft.id);
+    else {
+      const kept: Kept = { job: draft.job, basedOn: draft.basedOn, typed: draft.typed };
+      this.world.storage.setItem(KEY + draft.id, JSON.stringify(kept));
+    }
+    this.tell();
+  }
+
+  private saveSoon(id: string, afterMs: number): void {
+    clearTimeout(this.timers.get(id));
+    this.timers.set(id, setTimeout(() => void this.saveNow(id), afterMs));
+  }
+
+  private async saveNow(id: string): Promise<void> {
+    const draft = this.drafts.get(id);
+    if (!draft || draft.save.kind === 'saved' || draft.save.kind === 'saving' || draft.save.kind === 'conflict') return;
+    this.put({ ...draft, save: { kind: 'saving' } });
+    try {
+      const stored = await this.world.put(draft.job, draft.basedOn);
+      this.world.onStored(stored);
+      this.settle(id, (now) => taken(now, draft.job, stored));
+    } catch (error) {
+      this.settle(id, (now) => ({ ...now, save: failure(error) }));
+    }
+    const after = this.drafts.get(id)?.save.kind;
+    if (after === 'unsaved') this.saveSoon(id, SAVE_AFTER_MS);
+    if (after === 'away') this.saveSoon(id, RETRY_AFTER_MS);
+  }
+
+  private settle(id: string, change: (draft: Draft) => Draft): void {
+    const now = this.drafts.get(id);
+    if (now) this.put(change(now));
+  }
+
+  private readKept(): Draft[] {
+    const { storage } = this.world;
+    const keys = Array.from({ length: storage.length }, (_, index) => storage.key(index) ?? '').filter((key) => key.startsWith(KEY));
+    return keys.flatMap((key) => {
+      const draft = keptDraft(storage.getItem(key));
+      return draft ? [draft] : [];
+    });
+  }
+
+  private tell(): void {
+    for (const listener of this.listeners) listener();
+  }
+}
+
+function keptDraft(text: string | null): Draft | null {
+  if (text === null) return null;
+  try {
+    const kept = JSON.parse(text) as Kept;
+    const read = readJob(kept.job);
+    return read.ok ? { ...newDraft(read.job), basedOn: kept.basedOn, typed: kept.typed } : null;
+  } catch {
+    return null;
+  }
+}
+
+function failure(error: unknown): Draft['save'] {
+  if (error instanceof ServerProblem && error.status === 412) return { kind: 'conflict', current: error.current ?? null };
+  if (error instanceof ServerProblem) return { kind: 'refused', message: error.message };
+  if (error instanceof ServerAway) return { kind: 'away' };
+  return { kind: 'refused', message: 'The boat could not be saved. It is kept on this device.' };
+}
+
+/** The world of the browser. */
+export function browserWorld(onStored: (boat: StoredBoat) => void): DraftWorld {
+  return { storage: window.localStorage, put: putBoat, remove: deleteBoat, onStored };
+}

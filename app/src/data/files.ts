@@ -1,0 +1,41 @@
+import { MAX_JOB_BYTES, readJobText, writeJobText, type Job, type ReadJob } from '@harbor-latch/core/job/index';
+
+/** Hands a text to the browser as a file to keep. */
+export function downloadText(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** Exports a boat's job file. */
+export function exportJob(job: Job): void {
+  const name = job.boat.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '') || 'boat';
+  downloadText(`${name}.json`, writeJobText(job), 'application/json');
+}
+
+/** Lets the user choose a job file. @returns null when none was chosen. */
+export function chooseJobFile(): Promise<{ readonly name: string; readonly read: ReadJob } | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = '.json,application/json';
+    input.addEventListener('cancel', () => resolve(null));
+    input.addEventListener('change', () => {
+      const file = input.files?.[0];
+      if (!file) resolve(null);
+      else void readChosen(file).then((read) => resolve({ name: file.name, read }));
+    });
+    input.click();
+  });
+}
+
+async function readChosen(file: File): Promise<ReadJob> {
+  // A file far too large is refused by its size alone, before it is read into memory.
+  if (file.size > MAX_JOB_BYTES) {
+    return { ok: false, code: 'too-large', problems: [{ path: '$', message: `${file.name} is larger than 5 MiB. A job file holds one boat and is a few kilobytes long.` }] };
+  }
+  return readJobText(await file.text());
+}

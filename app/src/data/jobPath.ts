@@ -1,0 +1,33 @@
+import { jobSchema, problemsOf, jsonPath, type Job } from '@harbor-latch/core/job/index';
+
+export type JobPath = readonly (string | number)[];
+
+/** The value at a path of a job, or undefined. */
+export function valueAt(job: unknown, path: JobPath): unknown {
+  return path.reduce<unknown>((value, step) => {
+    if (typeof value !== 'object' || value === null) return undefined;
+    return (value as Record<string | number, unknown>)[step];
+  }, job);
+}
+
+export type Changed = { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly message: string };
+
+/** The job with one value set (undefined removes it), checked as a whole. */
+export function setAt(job: Job, path: JobPath, value: unknown): Changed {
+  const parsed = jobSchema.safeParse(replaced(job, path, value));
+  if (parsed.success) return { ok: true, job: parsed.data };
+  const problems = problemsOf(parsed.error);
+  const here = problems.find((problem) => problem.path === jsonPath(path));
+  return { ok: false, message: (here ?? problems[0])?.message ?? 'This value does not fit.' };
+}
+
+function replaced(value: unknown, path: JobPath, leaf: unknown): unknown {
+  const [step, ...rest] = path;
+  if (step === undefined) return leaf;
+  if (Array.isArray(value)) return value.map((item: unknown, index) => (index === step ? replaced(item, rest, leaf) : item));
+  const object: Record<string, unknown> = typeof value === 'object' && value !== null ? { ...value } : {};
+  const inner = replaced(object[step], rest, leaf);
+  if (inner === undefined) delete object[step];
+  else object[step] = inner;
+  return object;
+}

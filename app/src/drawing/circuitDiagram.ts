@@ -1,0 +1,85 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { Part } from '@harbor-latch/core/circuit/index';
+import type { ConductorFacts } from '@harbor-latch/core/findings/index';
+import type { Battery } from '@harbor-latch/core/job/index';
+import { defaults, protectionFamilies } from '@harbor-latch/core/reference/index';
+import { outlinePlan, schemes, type Plan, type PlannedConductor } from '@harbor-latch/core/schemes/index';
+import { formatAmps, formatQuantity, formatVolts, type UnitSystem } from '@harbor-latch/core/units/index';
+import type { Diagram, DiagramCable } from './diagram';
+
+/** The drawing's content for a circuit: sized as far as it is known, wired in any case. */
+export function circuitDiagram(assessed: AssessedCircuit, battery: Battery, units: UnitSystem): Diagram {
+  const sized = assessed.status === 'sized';
+  const plan = sized ? assessed.plan : outlinePlan(assessed.circuit, battery);
+  const facts = new Map(sized ? assessed.facts.conductors.map((conductor) => [conductor.planned.id, conductor]) : []);
+  return {
+    parts: plan.parts.map(({ part, name, band, role }) => ({ part, band, role, words: [...partWords(part, name, assessed, battery)] })),
+    wires: [
+      ...plan.conductors.map((planned) => ({
+        id: planned.id,
+        from: planned.from,
+        to: planned.to,
+        colour: planned.colour,
+        words: conductorWords(planned, facts.get(planned.id), assessed, units),
+      })),
+      ...plan.existing.map((link) => ({ ...link, colour: leadColour(plan, link.to.part, link.from.part), words: [] })),
+    ],
+    cables: cablesOf(plan, assessed, units),
+  };
+}
+
+/** A lead of a part takes the colour of the side it is on. */
+function leadColour(plan: Plan, to: string, from: string): PlannedConductor['colour'] {
+  const touching = plan.conductors.find((conductor) => [conductor.from.part, conductor.to.part].some((part) => part === from || part === to));
+  const negative = plan.conductors.find((conductor) => conductor.role === 'negative');
+  const onNegative = [from, to].some((part) => part === plan.ground.part || part === negative?.from.part);
+  return (onNegative ? negative?.colour : touching?.colour) ?? { base: 'brown' };
+}
+
+function conductorWords(planned: PlannedConductor, facts: ConductorFacts | undefined, assessed: AssessedCircuit, units: UnitSystem): string[] {
+  if (!facts) {
+    const leg = planned.leg === 'stub' ? undefined : assessed.circuit.legs[planned.leg].lengthM;
+    return leg === undefined ? [planned.name] : [planned.name, formatQuantity(leg, 'length', units)];
+  }
+  const length = formatQuantity(planned.lengthM, planned.leg === 'stub' ? 'shortLength' : 'length', units);
+  return [facts.size, length, formatAmps(facts.runningA)];
+}
+
+function partWords(part: Part, name: string, assessed: AssessedCircuit, battery: Battery): readonly string[] {
+  const sized = assessed.status === 'sized' ? assessed.facts : null;
+  switch (part.kind) {
+    case 'battery':
+      return [clipped(name), `12\u00a0V · ${battery.capacityAh ?? defaults.capacityAh}\u00a0Ah`];
+    case 'fuse':
+      return sized ? [`${sized.protection.ratingA}\u00a0A`, protectionFamilies[sized.protection.kind].name] : [name];
+    case 'pump': {
+      const at = sized?.supplies.find((row) => row.supplyV === defaults.runningSupplyV);
+      return at ? [name, formatVolts(at.pumpV), formatAmps(at.pumpA)] : [name];
+    }
+    case 'three-way-switch':
+      return ['common'];
+    case 'float-switch':
+    case 'joint':
+    case 'negative-bus':
+      return [name];
+    default:
+      return part satisfies never;
+  }
+}
+
+/** A long name cut to what stands beside a symbol; the whole name is on the boat's page. */
+function clipped(name: string): string {
+  const letters = [...name];
+  return letters.length > 22 ? `${letters.slice(0, 21).join('')}…` : name;
+}
+
+function cablesOf(plan: Plan, assessed: AssessedCircuit, units: UnitSystem): DiagramCable[] {
+  return schemes[assessed.circuit.scheme].legs.map((leg) => {
+    const { lengthM } = assessed.circuit.legs[leg.key];
+    const cores = leg.cores === 1 ? '1 core' : `${leg.cores} cores`;
+    return {
+      wires: plan.conductors.filter((conductor) => conductor.leg === leg.key).map((conductor) => conductor.id),
+      words: lengthM === undefined ? cores : `${cores}, ${formatQuantity(lengthM, 'length', units)}`,
+    };
+  });
+}

@@ -1,0 +1,53 @@
+import { GRID, WORD_LINE, WORD_SIZE } from './diagram';
+import { grown, overlaps, segments, type Box, type Point } from './geometry';
+import { textWidth } from './textWidth';
+
+/**
+ * A free place for a conductor's words beside it: along its longest upright
+ * piece first, right before left, then under or over its level pieces.
+ * @returns null when every place is taken.
+ */
+export function placeWords(words: readonly string[], line: readonly Point[], taken: readonly Box[], field: Box): Box | null {
+  const size = { width: Math.max(...words.map((text) => textWidth(text, WORD_SIZE))), height: words.length * WORD_LINE };
+  const free = (box: Box) => inside(box, field) && !taken.some((other) => overlaps(grown(box, 1), other));
+  return candidates(line, size).find(free) ?? null;
+}
+
+type Size = Pick<Box, 'width' | 'height'>;
+
+function* places([a, b]: readonly [Point, Point], size: Size): Generator<Box> {
+  const clear = 7;
+  if (a.x === b.x) {
+    const top = Math.min(a.y, b.y);
+    const room = Math.abs(a.y - b.y) - size.height;
+    for (const y of fromMiddle(room)) {
+      yield { ...size, x: a.x + clear, y: top + y };
+      yield { ...size, x: a.x - clear - size.width, y: top + y };
+    }
+  } else {
+    const left = Math.min(a.x, b.x);
+    const room = Math.abs(a.x - b.x) - size.width;
+    for (const x of fromMiddle(room)) {
+      yield { ...size, x: left + x, y: a.y + clear };
+      yield { ...size, x: left + x, y: a.y - clear - size.height };
+    }
+  }
+}
+
+function candidates(line: readonly Point[], size: Size): Box[] {
+  const length = ([a, b]: readonly [Point, Point]) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
+  const pieces = segments(line).sort((one, other) => Number(other[0].x === other[1].x) - Number(one[0].x === one[1].x) || length(other) - length(one));
+  return pieces.flatMap((piece) => [...places(piece, size)]);
+}
+
+/** 0…room, from the upper third outwards: words near the start of a run are read with it. */
+function fromMiddle(room: number): number[] {
+  if (room < 0) return [];
+  const offsets = Array.from({ length: Math.floor(room / (GRID / 2)) + 1 }, (_, index) => index * (GRID / 2));
+  const centre = room / 3;
+  return offsets.sort((a, b) => Math.abs(a - centre) - Math.abs(b - centre));
+}
+
+function inside(box: Box, field: Box): boolean {
+  return box.x >= field.x && box.y >= field.y && box.x + box.width <= field.x + field.width && box.y + box.height <= field.y + field.height;
+}

@@ -1,0 +1,73 @@
+import type { Part } from '@harbor-latch/core/circuit/index';
+import type { Box, Point } from './geometry';
+
+export type Direction = 'up' | 'down' | 'left' | 'right';
+
+/** Where a conductor meets a symbol and which way it leaves; `any` for a joint's dot. */
+export interface Port extends Point {
+  readonly leaves: Direction | 'any';
+}
+
+/** A symbol's size about its anchor, its ports, and where its words go. */
+export interface SymbolShape {
+  readonly box: Box;
+  readonly ports: Readonly<Record<string, Port>>;
+  /** Place of the words: to the right of x, first line centred on y. */
+  readonly words: Point;
+}
+
+/** What the shapes depend on: the distance between two lanes. */
+export interface SymbolSpace {
+  readonly laneStep: number;
+}
+
+type Shapes = { readonly [K in Part['kind']]: (part: Extract<Part, { kind: K }>, space: SymbolSpace) => SymbolShape };
+
+/** One entry a kind of part. Ports lie on the grid of 10 px. */
+const shapes: Shapes = {
+  battery: () => ({
+    box: { x: -10, y: -20, width: 70, height: 40 },
+    ports: { plus: { x: 0, y: 20, leaves: 'down' }, minus: { x: 60, y: 0, leaves: 'right' } },
+    words: { x: -10, y: -44 },
+  }),
+  fuse: () => ({
+    box: { x: -10, y: -20, width: 20, height: 40 },
+    ports: { source: { x: 0, y: -20, leaves: 'up' }, load: { x: 0, y: 20, leaves: 'down' } },
+    words: { x: 18, y: -8 },
+  }),
+  'negative-bus': () => ({
+    box: { x: -30, y: -10, width: 60, height: 20 },
+    ports: { main: { x: 0, y: -10, leaves: 'up' }, stud: { x: 0, y: 10, leaves: 'down' } },
+    words: { x: -104, y: -8 },
+  }),
+  'three-way-switch': (_part, { laneStep }) => ({
+    box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 20, height: 80 },
+    ports: {
+      common: { x: 0, y: -40, leaves: 'up' },
+      manual: { x: -laneStep, y: 40, leaves: 'down' },
+      auto: { x: laneStep, y: 40, leaves: 'down' },
+    },
+    words: { x: 16, y: -40 },
+  }),
+  'float-switch': () => ({
+    box: { x: -20, y: -30, width: 50, height: 60 },
+    ports: { a: { x: 0, y: -30, leaves: 'up' }, b: { x: 0, y: 30, leaves: 'down' } },
+    words: { x: 38, y: -8 },
+  }),
+  joint: (part) => ({
+    box: { x: -6, y: -6, width: 12, height: 12 },
+    ports: Object.fromEntries(part.ways.map((way) => [way, { x: 0, y: 0, leaves: 'any' as const }])),
+    words: { x: 12, y: 14 },
+  }),
+  pump: () => ({
+    box: { x: -30, y: -30, width: 60, height: 60 },
+    ports: { plus: { x: 0, y: -30, leaves: 'up' }, minus: { x: 0, y: 30, leaves: 'down' } },
+    words: { x: 40, y: -16 },
+  }),
+};
+
+/** The shape of a part's symbol. */
+export function shapeOf(part: Part, space: SymbolSpace): SymbolShape {
+  const shape = shapes[part.kind] as (part: Part, space: SymbolSpace) => SymbolShape;
+  return shape(part, space);
+}

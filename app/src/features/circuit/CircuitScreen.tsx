@@ -1,0 +1,105 @@
+import { batteryOf } from '@harbor-latch/core/assess/index';
+import type { Choices } from '@harbor-latch/core/job/index';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
+import { assessed as assessedOf, useBoat, useDrafts } from '../../data/boats';
+import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
+import { BandDrawing } from '../../drawing/BandDrawing';
+import { circuitDiagram } from '../../drawing/circuitDiagram';
+import { useSay } from '../../ui/Said';
+import { Screen } from '../../ui/Screen';
+import { Absent } from '../boat/Absent';
+import { SaveNotices } from '../boat/SaveNotices';
+import { SaveStatus } from '../boat/SaveStatus';
+import { SizeStation } from '../size/SizeStation';
+import { SurveyStation } from '../survey/SurveyStation';
+import { Inspector } from './Inspector';
+import { StationBar, StationRail, type Station } from './Stations';
+
+const WIDE = 1000;
+
+/** A circuit at one of its stations: one below the other on a phone, side by side where there is room. */
+export function CircuitScreen({ station }: { readonly station: Station }) {
+  const { boatId, circuitId } = useLocalSearchParams<{ boatId: string; circuitId: string }>();
+  const { draft, yard } = useBoat(boatId);
+  const index = draft?.job.circuits.findIndex((circuit) => circuit.id === circuitId) ?? -1;
+  if (!draft || index < 0) return <Absent yard={yard} what={draft ? 'circuit' : 'boat'} back={draft ? `/boat/${boatId}` : '/'} />;
+  return <Circuit key={circuitId} draft={draft} index={index} station={station} />;
+}
+
+function Circuit({ draft, index, station }: { readonly draft: Draft; readonly index: number; readonly station: Station }) {
+  const { width } = useWindowDimensions();
+  const router = useRouter();
+  const drafts = useDrafts();
+  const say = useSay();
+  const [selected, setSelected] = useState<string | null>(null);
+  const circuit = draft.job.circuits[index];
+  const assessed = assessedOf(draft.job)[index];
+  if (!circuit || !assessed) return null;
+  const base = `/boat/${draft.id}/${circuit.id}`;
+  const go = (to: Station) => router.replace(`${base}/${to}`);
+  const undo = () => drafts.undo(draft.id);
+  const choose = (choices: Choices, said: string) => {
+    const circuits = draft.job.circuits.map((other) => (other.id === circuit.id ? { ...other, choices } : other));
+    drafts.replace(draft.id, { ...draft.job, circuits });
+    say(said, undo);
+  };
+  const wide = width >= WIDE;
+  const shown = station === 'drawing' && wide ? 'size' : station;
+  const page =
+    shown === 'survey' ? (
+      <SurveyStation draft={draft} index={index} assessed={assessed} />
+    ) : (
+      <SizeStation assessed={assessed} selected={selected} onSelect={setSelected} onChoices={choose} onSurvey={() => go('survey')} />
+    );
+  const drawing = (space: number) => <CircuitDrawing draft={draft} index={index} width={space} selected={selected} onSelect={setSelected} />;
+  return (
+    <Screen
+      title={circuit.name}
+      under={<SaveStatus draft={draft} />}
+      back={`/boat/${draft.id}`}
+      scroll={false}
+      actions={<IconButton icon="undo" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Undo the last change" disabled={draft.past.length === 0} onPress={undo} />}
+      footer={wide ? undefined : <StationBar station={station} assessed={assessed} onGo={go} />}
+    >
+      {wide ? (
+        <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+          <StationRail station={shown} assessed={assessed} onGo={go} />
+          <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
+            {drawing(Math.min(560, width - 200 - 480))}
+          </ScrollView>
+          <ScrollView style={{ width: 480, flexGrow: 0 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 40 }}>
+            <SaveNotices draft={draft} />
+            {page}
+          </ScrollView>
+        </View>
+      ) : station === 'drawing' ? (
+        <View style={{ flex: 1, minHeight: 0 }}>
+          <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingBottom: 16 }}>
+            {drawing(Math.min(width, 560))}
+          </ScrollView>
+          <Inspector assessed={assessed} selected={selected} onClose={() => setSelected(null)} onSize={() => go('size')} />
+        </View>
+      ) : (
+        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 32, width: '100%', maxWidth: 640, alignSelf: 'center' }}>
+          <SaveNotices draft={draft} />
+          {page}
+        </ScrollView>
+      )}
+    </Screen>
+  );
+}
+
+function CircuitDrawing({ draft, index, width, selected, onSelect }: { readonly draft: Draft; readonly index: number; readonly width: number; readonly selected: string | null; readonly onSelect: (id: string | null) => void }) {
+  const units = useUnits();
+  const diagram = useMemo(() => {
+    const circuit = draft.job.circuits[index];
+    const assessed = assessedOf(draft.job)[index];
+    return circuit && assessed ? circuitDiagram(assessed, batteryOf(draft.job, circuit), units) : null;
+  }, [draft.job, index, units]);
+  if (!diagram) return null;
+  return <BandDrawing diagram={diagram} width={width} selected={selected} onSelect={onSelect} label="Drawing of the circuit from source to bilge. Each conductor and part is a button." />;
+}

@@ -1,0 +1,132 @@
+import { conductorWorking } from '@harbor-latch/core/assess/index';
+import type { CircuitFacts, ConductorFacts } from '@harbor-latch/core/findings/index';
+import { conductorSizes } from '@harbor-latch/core/reference/index';
+import { formatAmps, formatOhms, formatQuantity, plainNumber } from '@harbor-latch/core/units/index';
+import { View } from 'react-native';
+import { useUnits } from '../../data/settings';
+import { colourWords, insulation } from '../../drawing/colours';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { Icon } from '../../ui/Icon';
+import { PressRow } from '../../ui/PressRow';
+import { fonts, usePalette } from '../../ui/theme';
+import { Words } from '../../ui/Words';
+
+/** One conductor: its size with what follows from it; opened, the choice of another size and the working. */
+export function ConductorRow({
+  facts,
+  conductor,
+  open,
+  onToggle,
+  onSize,
+}: {
+  readonly facts: CircuitFacts;
+  readonly conductor: ConductorFacts;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+  /** Chooses a size, or the proposed one again with null. */
+  readonly onSize: (size: string | null) => void;
+}) {
+  const palette = usePalette();
+  const { planned } = conductor;
+  return (
+    <View style={{ borderTopWidth: 1, borderColor: palette.line }}>
+      <PressRow onPress={onToggle} expanded={open} label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`} style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}>
+        <Swatch conductor={conductor} />
+        <View style={{ flex: 1, minWidth: 0 }}>
+          <Words kind="strong">{planned.name}</Words>
+          <Words kind="small" muted>
+            {colourWords(planned.colour)}
+            {conductor.overridden ? ' · chosen by you' : ''}
+          </Words>
+        </View>
+        <Words kind="figure">{conductor.size}</Words>
+        <Icon name={open ? 'chevron-up' : 'chevron-down'} size={24} color={palette.muted} />
+      </PressRow>
+      <ConductorFigures conductor={conductor} />
+      {open ? (
+        <View style={{ padding: 14, paddingTop: 4, gap: 14 }}>
+          {planned.sameSizeAs === undefined ? (
+            <SizeChoice conductor={conductor} onSize={onSize} />
+          ) : (
+            <Words kind="small" muted>
+              Takes the size of the feed.
+            </Words>
+          )}
+          <Working facts={facts} conductor={conductor} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function Swatch({ conductor }: { readonly conductor: ConductorFacts }) {
+  const palette = usePalette();
+  const { base, stripe } = conductor.planned.colour;
+  return (
+    <View aria-hidden style={{ width: 14, height: 44, borderRadius: 4, borderWidth: 1, borderColor: palette.muted, backgroundColor: insulation[base], alignItems: 'center' }}>
+      {stripe ? <View style={{ width: 4, height: '100%', backgroundColor: insulation[stripe] }} /> : null}
+    </View>
+  );
+}
+
+function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts }) {
+  const units = useUnits();
+  const { planned } = conductor;
+  const figures = [
+    ['Length', formatQuantity(planned.lengthM, planned.leg === 'stub' ? 'shortLength' : 'length', units)],
+    ['May carry', formatAmps(conductor.ampacity.amps)],
+    ['Resistance', formatOhms(conductor.resistanceOhm)],
+    ['Drop', `${plainNumber(conductor.dropV, 3)}\u00a0V`],
+  ] as const;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 14, paddingBottom: 12, gap: 4 }}>
+      {figures.map(([name, value]) => (
+        <View key={name} style={{ flex: 1, minWidth: 74 }}>
+          <Words kind="small" muted>
+            {name}
+          </Words>
+          <Words style={{ fontVariant: ['tabular-nums'] }}>{value}</Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function SizeChoice({ conductor, onSize }: { readonly conductor: ConductorFacts; readonly onSize: (size: string | null) => void }) {
+  const choices = conductorSizes[conductor.family].map(({ size }) => ({
+    value: size,
+    label: size === conductor.proposedSize ? `${size}, proposed` : size,
+  }));
+  return (
+    <View style={{ gap: 6 }}>
+      <Words kind="small" muted>
+        Choose another size and the findings judge it.
+      </Words>
+      <ChoiceRow label={`Size of the ${conductor.planned.name.toLowerCase()}`} choices={choices} value={conductor.size} onChoose={(size) => onSize(size === conductor.proposedSize ? null : size)} />
+    </View>
+  );
+}
+
+function Working({ facts, conductor }: { readonly facts: CircuitFacts; readonly conductor: ConductorFacts }) {
+  const palette = usePalette();
+  return (
+    <View style={{ backgroundColor: palette.raised, borderRadius: 10, padding: 12, gap: 8 }}>
+      <Words kind="strong" level={3}>
+        Working
+      </Words>
+      {conductorWorking(facts, conductor.planned.id).map((step) => (
+        <View key={step.what}>
+          <Words kind="small" style={{ fontFamily: fonts.medium }}>
+            {step.what}
+          </Words>
+          <Words kind="small" style={{ fontVariant: ['tabular-nums'] }}>
+            {step.sum}
+          </Words>
+          <Words kind="small" muted>
+            {step.source}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,70 @@
+import { protectionReasons, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
+import { View } from 'react-native';
+import { Card } from '../../ui/Card';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { Icon } from '../../ui/Icon';
+import { standingLook } from '../../ui/Standing';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/Words';
+
+type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
+
+export interface ProtectionChoice {
+  readonly kind: ProtectionKind;
+  /** null: the proposed rating. */
+  readonly ratingA: number | null;
+}
+
+/** The fuse or breaker with its chain of reasons, and the choice of another. */
+export function FuseCard({ assessed, onChoose }: { readonly assessed: Sized; readonly onChoose: (choice: ProtectionChoice) => void }) {
+  const palette = usePalette();
+  const { facts, findings } = assessed;
+  const { protection } = facts;
+  const family = protectionFamilies[protection.kind];
+  const proposedHere = protection.proposed?.kind === protection.kind ? protection.proposed.ratingA : null;
+  const ratings = [...new Set([...family.ratingsA, protection.ratingA])].sort((a, b) => a - b);
+  return (
+    <Card>
+      <View style={{ padding: 14, gap: 12 }}>
+        <View style={{ flexDirection: 'row', alignItems: 'baseline', justifyContent: 'space-between', gap: 8 }}>
+          <Words kind="heading" level={2}>
+            {`${protection.ratingA}\u00a0A ${family.name}`}
+          </Words>
+          <Words kind="small" muted>
+            {protection.overridden ? 'chosen by you' : 'proposed'}
+          </Words>
+        </View>
+        {protectionReasons(facts, findings).map((reason) => {
+          const look = standingLook[reason.verdict ?? 'good'];
+          return (
+            <View key={reason.question} style={{ flexDirection: 'row', gap: 10 }}>
+              <Icon name={look.icon} color={palette[look.ink]} />
+              <View style={{ flex: 1, minWidth: 0 }}>
+                <Words kind="strong">{`${reason.question}: ${look.word.toLowerCase()}`}</Words>
+                <Words kind="small" muted>
+                  {reason.answer}
+                </Words>
+              </View>
+            </View>
+          );
+        })}
+        <Words kind="small" muted>
+          {`Opening times from the window of the ${family.name}: ${family.source}. Replace by the maker’s curve where you have it.`}
+        </Words>
+        <ChoiceRow
+          label="Kind of protection"
+          value={protection.kind}
+          choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((kind) => ({ value: kind, label: protectionFamilies[kind].name }))}
+          onChoose={(kind: ProtectionKind) => onChoose({ kind, ratingA: null })}
+        />
+        <ChoiceRow
+          label="Rating"
+          value={String(protection.ratingA)}
+          choices={ratings.map((ratingA) => ({ value: String(ratingA), label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}` }))}
+          onChoose={(ratingA) => onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })}
+        />
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,87 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { Finding } from '@harbor-latch/core/findings/index';
+import type { Choices } from '@harbor-latch/core/job/index';
+import { cautions } from '@harbor-latch/core/reference/index';
+import { View } from 'react-native';
+import { Empty } from '../../ui/Empty';
+import { BigButton } from '../../ui/BigButton';
+import { Card } from '../../ui/Card';
+import { Words } from '../../ui/Words';
+import { AnswerCard } from './AnswerCard';
+import { ConductorRow } from './ConductorRow';
+import { FindingCard } from './FindingCard';
+import { FuseCard, type ProtectionChoice } from './FuseCard';
+import { SchoolRow } from './SchoolRow';
+import { SupplyTable } from './SupplyTable';
+
+export interface SizeStationProps {
+  readonly assessed: AssessedCircuit;
+  /** Conductor or part chosen in the drawing. */
+  readonly selected: string | null;
+  readonly onSelect: (id: string | null) => void;
+  readonly onChoices: (choices: Choices, said: string) => void;
+  readonly onSurvey: () => void;
+}
+
+/** The answer, why, and every choice that can be made about it. */
+export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey }: SizeStationProps) {
+  if (assessed.status === 'incomplete') {
+    return (
+      <Empty icon="progress-pencil" title="Not enough measured yet" action={<BigButton onPress={onSurvey}>Go to the survey</BigButton>}>
+        {`Still needed: ${assessed.needs.map((need) => `${need.label.toLowerCase()} (${need.why})`).join('; ')}.`}
+      </Empty>
+    );
+  }
+  const { facts, findings } = assessed;
+  const { choices } = facts;
+  const chooseSize = (id: string, size: string | null) => {
+    const { [id]: _before, ...others } = choices.conductors ?? {};
+    onChoices({ ...choices, conductors: size === null ? others : { ...others, [id]: size } }, size === null ? 'Back to the proposed size' : `Chosen: ${size}`);
+  };
+  const chooseProtection = ({ kind, ratingA }: ProtectionChoice) =>
+    onChoices({ ...choices, protection: { kind, ...(ratingA === null ? {} : { ratingA }) } }, ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`);
+  const fix = ({ fix: found }: Finding) => {
+    if (found) onChoices(found.choices, `Done: ${found.label}`);
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <AnswerCard assessed={assessed} />
+      <SchoolRow choices={choices} onChoices={onChoices} />
+      {findings
+        .filter((finding) => finding.severity !== 'note')
+        .map((finding) => (
+          <FindingCard key={`${finding.code}-${finding.about ?? ''}`} finding={finding} onFix={fix} />
+        ))}
+      <SupplyTable facts={facts} />
+      <Card>
+        <View style={{ padding: 14, paddingBottom: 10 }}>
+          <Words kind="heading" level={2}>
+            Conductors
+          </Words>
+          <Words kind="small" muted>
+            Touch one for other sizes and the working.
+          </Words>
+        </View>
+        {facts.conductors.map((conductor) => {
+          const { id } = conductor.planned;
+          return (
+            <ConductorRow key={id} facts={facts} conductor={conductor} open={selected === id} onToggle={() => onSelect(selected === id ? null : id)} onSize={(size) => chooseSize(id, size)} />
+          );
+        })}
+      </Card>
+      <FuseCard assessed={assessed} onChoose={chooseProtection} />
+      {findings
+        .filter((finding) => finding.severity === 'note')
+        .map((finding) => (
+          <FindingCard key={`${finding.code}-${finding.about ?? ''}`} finding={finding} onFix={fix} />
+        ))}
+      <View style={{ gap: 6, paddingHorizontal: 4 }}>
+        {[cautions.autoStart, cautions.batteryBurns, cautions.fuelVapour, cautions.localRules].map((caution) => (
+          <Words key={caution} kind="small" muted>
+            {caution}
+          </Words>
+        ))}
+      </View>
+    </View>
+  );
+}

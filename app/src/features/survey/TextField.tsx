@@ -1,0 +1,57 @@
+import { Controller, useFormContext } from 'react-hook-form';
+import { TextInput, View } from 'react-native';
+import type { JobPath } from '../../data/jobPath';
+import { fonts, usePalette } from '../../ui/theme';
+import { Words } from '../../ui/Words';
+import { useField } from './FieldContext';
+
+/** A text of the job; left empty it is not entered, unless it must have one. */
+export function TextField({ path, label, needed = false, lines = 1 }: { readonly path: JobPath; readonly label: string; readonly needed?: boolean; readonly lines?: number }) {
+  const field = useField(path);
+  const palette = usePalette();
+  const { control } = useFormContext<Record<string, string>>();
+  const valueOf = (text: string) => (text.trim() === '' && !needed ? undefined : text);
+  return (
+    <Controller
+      control={control}
+      name={path.join('/')}
+      defaultValue={field.typed ?? (typeof field.value === 'string' ? field.value : '')}
+      rules={{ validate: (text: string) => field.check(valueOf(text)) ?? true }}
+      render={({ field: form, fieldState: { error } }) => (
+        <View style={{ gap: 4 }}>
+          <Words kind="strong">{label}</Words>
+          <TextInput
+            accessibilityLabel={label}
+            value={form.value}
+            multiline={lines > 1}
+            numberOfLines={lines}
+            onBlur={form.onBlur}
+            onChangeText={(text) => {
+              form.onChange(text);
+              const problem = field.check(valueOf(text));
+              field.keep(problem === null ? null : text);
+              if (problem === null) field.take(valueOf(text));
+            }}
+            style={{
+              minHeight: 52,
+              paddingHorizontal: 14,
+              paddingVertical: lines > 1 ? 12 : 0,
+              borderRadius: 10,
+              borderWidth: error ? 2 : 1,
+              borderColor: error ? palette.stop : palette.muted,
+              backgroundColor: palette.surface,
+              color: palette.text,
+              fontFamily: fonts.regular,
+              fontSize: 17,
+            }}
+          />
+          {error?.message ? (
+            <Words kind="small" color={palette.stop} role="alert">
+              {error.message}
+            </Words>
+          ) : null}
+        </View>
+      )}
+    />
+  );
+}

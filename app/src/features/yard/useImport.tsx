@@ -1,0 +1,106 @@
+import type { Job, JobProblem } from '@harbor-latch/core/job/index';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useDrafts, useYard } from '../../data/boats';
+import { chooseJobFile } from '../../data/files';
+import { BigButton } from '../../ui/BigButton';
+import { ConfirmDialog } from '../../ui/ConfirmDialog';
+import { Notice } from '../../ui/Notice';
+import { useSay } from '../../ui/Said';
+
+type ImportState =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'refused'; readonly file: string; readonly problems: readonly JobProblem[] }
+  /** A boat of this id is in the yard already. */
+  | { readonly kind: 'known'; readonly job: Job };
+
+export interface Importing {
+  readonly state: ImportState;
+  choose(): void;
+  dismiss(): void;
+  replace(): void;
+  addAsCopy(): void;
+}
+
+/** Choosing a job file and taking it into the yard. */
+export function useImport(): Importing {
+  const drafts = useDrafts();
+  const yard = useYard();
+  const router = useRouter();
+  const say = useSay();
+  const [state, setState] = useState<ImportState>({ kind: 'idle' });
+  const arrive = (job: Job, undo: () => void) => {
+    setState({ kind: 'idle' });
+    say(`Imported ${job.boat.name}`, undo);
+    router.navigate(`/boat/${job.boat.id}`);
+  };
+  const add = (job: Job) => {
+    drafts.add(job);
+    arrive(job, () => {
+      void drafts.remove(job.boat.id);
+      router.navigate('/');
+    });
+  };
+  const choose = async () => {
+    const chosen = await chooseJobFile();
+    if (!chosen) return;
+    const { read, name } = chosen;
+    if (!read.ok) setState({ kind: 'refused', file: name, problems: read.problems });
+    else if (yard.boats.some((draft) => draft.id === read.job.boat.id)) setState({ kind: 'known', job: read.job });
+    else add(read.job);
+  };
+  return {
+    state,
+    choose: () => void choose(),
+    dismiss: () => setState({ kind: 'idle' }),
+    replace: () => {
+      if (state.kind !== 'known') return;
+      const { job } = state;
+      drafts.replace(job.boat.id, job);
+      arrive(job, () => drafts.undo(job.boat.id));
+    },
+    addAsCopy: () => {
+      if (state.kind !== 'known') return;
+      const { boat } = state.job;
+      add({ ...state.job, boat: { ...boat, id: crypto.randomUUID(), name: `${boat.name}, copy`.slice(0, 200) } });
+    },
+  };
+}
+
+const MOST_SHOWN = 4;
+
+/** What came of an import, in place. */
+export function ImportNotice({ importing }: { readonly importing: Importing }) {
+  const { state } = importing;
+  switch (state.kind) {
+    case 'idle':
+      return null;
+    case 'refused':
+      return (
+        <View style={{ gap: 8 }}>
+          <Notice tone="stop" icon="file-alert-outline" actions={<BigButton mode="outlined" onPress={importing.dismiss}>Dismiss</BigButton>}>
+            {[
+              `${state.file} was not imported. Nothing was changed.`,
+              ...state.problems.slice(0, MOST_SHOWN).map(({ path, message }) => (path === '$' ? message : `${path}: ${message}`)),
+              ...(state.problems.length > MOST_SHOWN ? [`And ${state.problems.length - MOST_SHOWN} more.`] : []),
+            ].join('\n')}
+          </Notice>
+        </View>
+      );
+    case 'known':
+      return (
+        <ConfirmDialog
+          title={`${state.job.boat.name} is in the yard already`}
+          text="Replace it by the file, or add the file as a boat of its own? Replacing can be undone."
+          actions={[
+            { label: 'Add as a copy', onPress: importing.addAsCopy },
+            { label: 'Replace', onPress: importing.replace },
+          ]}
+          onClose={importing.dismiss}
+        />
+      );
+    default:
+      return state satisfies never;
+  }
+}

@@ -1,0 +1,26 @@
+import { Button, Dialog, Portal } from 'react-native-paper';
+import { Words } from './Words';
+
+/** Asks before something that replaces or removes. */
+export function ConfirmDialog({ title, text, actions, onClose }: { readonly title: string; readonly text: string; readonly actions: readonly { readonly label: string; readonly onPress: () => void }[]; readonly onClose: () => void }) {
+  return (
+    <Portal>
+      <Dialog visible onDismiss={onClose} style={{ maxWidth: 480, width: '92%', alignSelf: 'center' }}>
+        <Dialog.Title>{title}</Dialog.Title>
+        <Dialog.Content>
+          <Words>{text}</Words>
+        </Dialog.Content>
+        <Dialog.Actions style={{ flexWrap: 'wrap' }}>
+          <Button onPress={onClose} contentStyle={{ minHeight: 48 }}>
+            Cancel
+          </Button>
+          {actions.map(({ label, onPress }) => (
+            <Button key={label} mode="contained-tonal" onPress={onPress} contentStyle={{ minHeight: 48 }}>
+              {label}
+            </Button>
+          ))}
+        </Dialog.Actions>
+      </Dialog>
+    </Portal>
+  );
+}

@@ -1,0 +1,37 @@
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { Portal, Snackbar } from 'react-native-paper';
+
+interface Saying {
+  readonly text: string;
+  readonly undo?: () => void;
+}
+
+const SaidContext = createContext<(saying: Saying) => void>(() => undefined);
+
+/** Says what was done, with a way back where there is one. */
+export function useSay(): (text: string, undo?: () => void) => void {
+  const say = useContext(SaidContext);
+  return useCallback((text, undo) => say({ text, ...(undo ? { undo } : {}) }), [say]);
+}
+
+export function SaidProvider({ children }: { readonly children: ReactNode }) {
+  const [saying, setSaying] = useState<Saying | null>(null);
+  const close = useCallback(() => setSaying(null), []);
+  const say = useMemo(() => (next: Saying) => setSaying(next), []);
+  return (
+    <SaidContext.Provider value={say}>
+      {children}
+      <Portal>
+        <Snackbar
+          visible={saying !== null}
+          onDismiss={close}
+          duration={7000}
+          wrapperStyle={{ bottom: 64, maxWidth: 640, alignSelf: 'center' }}
+          {...(saying?.undo ? { action: { label: 'Undo', onPress: saying.undo } } : {})}
+        >
+          {saying?.text ?? ''}
+        </Snackbar>
+      </Portal>
+    </SaidContext.Provider>
+  );
+}

@@ -1,0 +1,58 @@
+import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
+import { usePalette } from './theme';
+import { Words } from './Words';
+
+/** A page with its title, the way back and its actions. */
+export function Screen({
+  title,
+  under,
+  back,
+  actions,
+  footer,
+  scroll = true,
+  children,
+}: {
+  readonly title: string;
+  readonly under?: ReactNode;
+  /** Address of the page above. */
+  readonly back?: string;
+  readonly actions?: ReactNode;
+  /** Stays in thumb reach under the page. */
+  readonly footer?: ReactNode;
+  readonly scroll?: boolean;
+  readonly children: ReactNode;
+}) {
+  const palette = usePalette();
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground }}>
+      <View role="banner" style={{ backgroundColor: palette.surface, borderBottomWidth: 1, borderColor: palette.line }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: 60, paddingHorizontal: 4, paddingLeft: back === undefined ? 16 : 4 }}>
+          {back === undefined ? null : <BackButton to={back} />}
+          <View style={{ flex: 1, minWidth: 0 }}>
+            <Words kind="heading" level={1} numberOfLines={1}>
+              {title}
+            </Words>
+            {under}
+          </View>
+          {actions}
+        </View>
+      </View>
+      <View role="main" style={{ flex: 1, minHeight: 0 }}>
+        {scroll ? (
+          <ScrollView contentContainerStyle={{ padding: 12, paddingBottom: 32, gap: 12, width: '100%', maxWidth: 760, alignSelf: 'center' }}>{children}</ScrollView>
+        ) : (
+          children
+        )}
+      </View>
+      {footer}
+    </View>
+  );
+}
+
+function BackButton({ to }: { readonly to: string }) {
+  const router = useRouter();
+  return <IconButton icon="arrow-left" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Back" onPress={() => router.navigate(to)} />;
+}

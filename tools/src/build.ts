@@ -1,0 +1,87 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { brotliCompress, constants, gzip } from 'node:zlib';
+import { build as bundle } from 'esbuild';
+import { localFolder, root, serverBundle, webFolder } from './places';
+import { say } from './say';
+
+/** Builds what is out of date: the web application and the server's bundle. */
+export async function buildAll(): Promise<void> {
+  await buildIfStale('server', ['server/src', 'core/src', 'package-lock.json'], serverBundle, buildServer);
+  await buildIfStale('web application (two minutes or so the first time)', ['app', 'core/src', 'package-lock.json'], join(webFolder, 'index.html'), buildWeb);
+}
+
+async function buildIfStale(what: string, sources: readonly string[], product: string, build: () => Promise<void>): Promise<void> {
+  const mark = join(localFolder, `built-${what.split(' ')[0] ?? what}`);
+  const state = fingerprint(sources);
+  if (existsSync(product) && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
+  say(`Building the ${what} …`);
+  await build();
+  mkdirSync(localFolder, { recursive: true });
+  writeFileSync(mark, state);
+}
+
+async function buildServer(): Promise<void> {
+  await bundle({
+    entryPoints: [join(root, 'server/src/main.ts')],
+    outfile: serverBundle,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    sourcemap: true,
+    // Packages stay outside; the core is ours and goes in.
+    plugins: [
+      {
+        name: 'packages-outside',
+        setup: ({ onResolve }) => {
+          onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+            kind === 'entry-point' || path.startsWith('@harbor-latch/') ? undefined : { path, external: true },
+          );
+        },
+      },
+    ],
+  });
+}
+
+async function buildWeb(): Promise<void> {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', 'dist'],
+    { cwd: join(root, 'app'), encoding: 'utf8', env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } },
+  );
+  if (status !== 0) throw new Error(`The web application could not be built.\n${stdout}\n${stderr}`);
+  await compressFolder(webFolder);
+}
+
+const brotli = promisify(brotliCompress);
+const zip = promisify(gzip);
+
+/** Lays a brotli and a gzip copy beside each text-like file, so that the server never compresses twice. */
+async function compressFolder(folder: string): Promise<void> {
+  for (const path of filesIn(folder)) {
+    if (!/\.(js|css|html|json|ttf|svg|map)$/.test(path) || statSync(path).size < 1024) continue;
+    const content = readFileSync(path);
+    writeFileSync(`${path}.br`, await brotli(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }));
+    writeFileSync(`${path}.gz`, await zip(content, { level: 9 }));
+  }
+}
+
+function fingerprint(sources: readonly string[]): string {
+  const hash = createHash('sha256');
+  for (const source of sources) {
+    const path = join(root, source);
+    for (const file of statSync(path).isDirectory() ? filesIn(path) : [path]) hash.update(file).update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+function filesIn(folder: string): string[] {
+  return readdirSync(folder, { withFileTypes: true })
+    .filter((entry) => !['node_modules', 'dist', '.expo'].includes(entry.name) && !/\.test\.tsx?$/.test(entry.name))
+    .flatMap((entry) => (entry.isDirectory() ? filesIn(join(folder, entry.name)) : [join(folder, entry.name)]))
+    .sort();
+}
