@@ -1,13 +1,13 @@
 import type { Band } from '@harbor-latch/core/schemes/index';
 import { useMemo } from 'react';
-import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
 import { fonts, usePalette } from '../ui/theme';
 import type { Palette } from '../ui/palette';
 import { insulation } from './colours';
 import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
 import { layoutDiagram } from './layout';
 import { PartSymbol } from './PartSymbol';
-import { textWidth } from './textWidth';
+import { BAND_STRIP } from './place';
 import { wirePath } from './wirePath';
 
 const bandWords: Readonly<Record<Band, { readonly name: string; readonly under: string }>> = {
@@ -31,15 +31,16 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
   const palette = usePalette();
   const drawing = useMemo(() => layoutDiagram(diagram, width), [diagram, width]);
   return (
-    <Svg width={drawing.width} height={drawing.height} viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="group" aria-label={label}>
+    <Svg width={drawing.width} height={drawing.height} viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="radiogroup" aria-label={label}>
       {drawing.bands.map(({ band, box }) => (
         <G key={band}>
           <Rect {...box} rx={14} fill={palette.surface} stroke={palette.line} />
-          <SvgText x={box.x + 14} y={box.y + 24} fontFamily={fonts.bold} fontSize={15} fill={palette.text}>
+          <Path d={`M${box.x + BAND_STRIP} ${box.y} V${box.y + box.height}`} stroke={palette.line} />
+          <SvgText transform={`translate(${box.x + 20} ${box.y + box.height / 2}) rotate(-90)`} fontFamily={fonts.bold} fontSize={15} fill={palette.text} textAnchor="middle">
             {bandWords[band].name}
-          </SvgText>
-          <SvgText x={box.x + 14 + textWidth(bandWords[band].name, 15) + 8} y={box.y + 24} fontFamily={fonts.regular} fontSize={13} fill={palette.muted}>
-            {bandWords[band].under}
+            <TSpan fontFamily={fonts.regular} fontSize={WORD_SIZE} fill={palette.muted} dx={8}>
+              {bandWords[band].under}
+            </TSpan>
           </SvgText>
         </G>
       ))}
@@ -48,7 +49,7 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
       ))}
       {drawing.cables.map(({ box, words, wordsAt }) => (
         <G key={`${box.x}-${box.y}`}>
-          <Rect {...box} rx={13} fill={palette.raised} stroke={palette.muted} strokeWidth={1.5} />
+          <Rect {...box} rx={11} fill={palette.raised} stroke={palette.muted} strokeWidth={1.5} />
           {wordsAt ? (
             <SvgText x={wordsAt.x} y={wordsAt.y + 4.5} fontFamily={fonts.medium} fontSize={WORD_SIZE} fill={palette.text} textAnchor="middle">
               {words}
@@ -80,15 +81,19 @@ function WirePath({ wire, palette, chosen }: { readonly wire: PlacedWire; readon
   );
 }
 
-/** What makes an SVG group a button for pointer, keyboard and screen reader. */
+/**
+ * What makes an SVG group touchable for pointer, keyboard and screen reader: one
+ * of the drawing's things is chosen at a time. (The web layer turns the role
+ * "button" into a button element, which SVG does not draw.)
+ */
 function touch(label: string, id: string, chosen: boolean, onSelect: (id: string | null) => void) {
   const press = () => onSelect(chosen ? null : id);
   return {
-    role: 'button',
+    role: 'radio',
     tabIndex: 0,
     'aria-label': label,
-    'aria-pressed': chosen,
-    onClick: press,
+    'aria-checked': chosen,
+    onPress: press,
     onKeyDown: (event: { key: string; preventDefault: () => void }) => {
       if (event.key !== 'Enter' && event.key !== ' ') return;
       event.preventDefault();

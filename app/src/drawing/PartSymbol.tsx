@@ -1,6 +1,6 @@
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { fonts } from '../ui/theme';
-import type { PlacedPart } from './diagram';
+import { WORD_SIZE, type PlacedPart } from './diagram';
 
 /** The IEC symbol of a part, painted about its anchor. */
 export function PartSymbol({ part, ink, ground, muted }: { readonly part: PlacedPart; readonly ink: string; readonly ground: string; readonly muted: string }) {
@@ -33,25 +33,24 @@ function symbol({ part, laneStep }: PlacedPart, ink: string, ground: string, mut
     case 'negative-bus':
       return (
         <>
-          <Rect x={-30} y={-6} width={60} height={12} rx={3} fill={ink} />
+          <Rect x={-20} y={-6} width={40} height={12} rx={3} fill={ink} />
           <Line x1={0} y1={-10} x2={0} y2={10} {...stroke} />
         </>
       );
     case 'three-way-switch':
       return (
         <>
-          <Path d={`M0 -40 V-25 M${-laneStep} 25 V40 M${laneStep} 25 V40`} {...stroke} />
+          <Path d={`M0 -40 V-25 M${-laneStep} 25 V60 M${laneStep} 25 V60`} {...stroke} />
           <Line x1={0} y1={-20} x2={0} y2={15} {...stroke} />
+          <Path d={`M-8 -15 L${-laneStep + 10} 14 M8 -15 L${laneStep - 10} 14`} stroke={muted} strokeWidth={1.5} strokeDasharray="4 4" fill="none" />
           {[-laneStep, 0, laneStep].map((x) => (
             <Circle key={x} cx={x} cy={20} r={5} {...stroke} fill={ground} />
           ))}
           <Circle cx={0} cy={-20} r={5} {...stroke} fill={ground} />
-          <Path d={`M-8 -14 L${-laneStep + 14} 8 M8 -14 L${laneStep - 14} 8`} stroke={muted} strokeWidth={1.5} strokeDasharray="4 4" fill="none" />
-          {post(-laneStep, part.momentaryManual ? 'manual, springs back' : 'manual', ink)}
+          {post(-laneStep, 'manual', ink)}
+          {post(0, 'off', ink)}
           {post(laneStep, 'auto', ink)}
-          <SvgText x={10} y={42} fontSize={13} fontFamily={fonts.regular} fill={ink}>
-            off
-          </SvgText>
+          {part.momentaryManual ? post(-laneStep, 'springs back', muted, 16) : null}
         </>
       );
     case 'float-switch':
@@ -83,9 +82,9 @@ function symbol({ part, laneStep }: PlacedPart, ink: string, ground: string, mut
   }
 }
 
-function post(x: number, name: string, ink: string) {
+function post(x: number, name: string, ink: string, below = 0) {
   return (
-    <SvgText x={x < 0 ? x - 8 : x + 34} y={4} fontSize={13} fontFamily={fonts.regular} fill={ink} textAnchor={x < 0 ? 'start' : 'end'}>
+    <SvgText x={x + 9} y={40 + below} fontSize={WORD_SIZE} fontFamily={fonts.regular} fill={ink}>
       {name}
     </SvgText>
   );

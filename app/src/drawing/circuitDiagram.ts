@@ -58,9 +58,10 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
     }
     case 'three-way-switch':
       return ['common'];
+    case 'negative-bus':
+      return name.split(' ');
     case 'float-switch':
     case 'joint':
-    case 'negative-bus':
       return [name];
     default:
       return part satisfies never;

@@ -2,14 +2,14 @@ import { WORD_SIZE, type Diagram, type DiagramWire, type Drawing, type PlacedPar
 import { aroundSegment, segments, type Box, type Point } from './geometry';
 import { hopsOf } from './hops';
 import { placeWords } from './label';
-import { onGrid, placeParts, type Placement, type Spacing } from './place';
+import { BAND_STRIP, onGrid, placeParts, type Placement, type Spacing } from './place';
 import { RoutingField } from './route';
 import { textWidth } from './textWidth';
 
 const roomy: readonly Spacing[] = [
-  { rowGap: 60, entry: 60 },
-  { rowGap: 80, entry: 90 },
-  { rowGap: 110, entry: 130 },
+  { rowGap: 60, entry: 50 },
+  { rowGap: 80, entry: 80 },
+  { rowGap: 110, entry: 120 },
 ];
 
 /**
@@ -35,7 +35,7 @@ function attempt(diagram: Diagram, width: number, spacing: Spacing): Drawing {
   const cables = placeCables(diagram, placement, lines);
   const taken: Box[] = [
     ...placement.parts.flatMap((part) => [part.box, part.wordsBox]),
-    ...placement.bands.map(({ box }) => ({ x: box.x, y: box.y, width: 150, height: 30 })),
+    ...bandEdges(placement),
     ...cables.map(({ box }) => box),
     ...[...lines.values()].flatMap((line) => segments(line).map(([a, b]) => aroundSegment(a, b, 4))),
   ];
@@ -50,6 +50,17 @@ function attempt(diagram: Diagram, width: number, spacing: Spacing): Drawing {
     return { ...wire, points, hops: hopsOf(points, others), wordsBox };
   });
   return { width, height: placement.height, bands: placement.bands, parts: placement.parts, wires, cables, crowded };
+}
+
+/** Where no words may stand: the strips with the bands' names, and the gaps where cables cross. */
+function bandEdges({ bands, width }: Placement): Box[] {
+  return bands.flatMap(({ box }, index) => {
+    const above = bands[index - 1]?.box;
+    const strip = { x: box.x, y: box.y, width: BAND_STRIP, height: box.height };
+    if (!above) return [strip];
+    const gap = above.y + above.height - 4;
+    return [strip, { x: 0, y: gap, width, height: box.y + 4 - gap }];
+  });
 }
 
 function routeAll(wires: readonly DiagramWire[], placement: Placement): Map<string, Point[]> {
@@ -78,7 +89,7 @@ function placeCables(diagram: Diagram, placement: Placement, lines: ReadonlyMap<
       const xs = cable.wires.flatMap((id) => crossingsAt(lines.get(id) ?? [], y));
       if (xs.length === 0) return [];
       const left = Math.min(...xs) - 12;
-      const box = { x: left, y: y - 13, width: Math.max(...xs) + 12 - left, height: 26 };
+      const box = { x: left, y: y - 11, width: Math.max(...xs) + 12 - left, height: 22 };
       return [{ box, words: cable.words, wordsAt: middleOfWidestGap(xs, cable.words, y) }];
     }),
   );

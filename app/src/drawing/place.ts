@@ -8,16 +8,20 @@ const laneOrder: readonly Role[] = ['manual', 'supply', 'auto', 'negative'];
 const bandOrder: readonly Band[] = ['source', 'panel', 'bilge'];
 
 const MARGIN = 10;
-const FIRST_LANE = 50;
+/** Width of the strip at a band's left edge that bears its name. */
+export const BAND_STRIP = 30;
+const FIRST_LANE = BAND_STRIP + 30;
 const LAST_LANE = 40;
-const BAND_TITLE = 50;
+const BAND_PADDING = 14;
+/** Between rows whose conductors bear no words. */
+const PLAIN_GAP = 30;
 /** Room between two bands, where cables cross. */
 const BAND_GAP = 40;
 
 /** Room left between rows for conductors and their words, px; the layout raises it until all words have a place. */
 export interface Spacing {
   readonly rowGap: number;
-  /** Below a band's title, where conductors from the band above come in. */
+  /** At a band's top, where conductors from the band above come in. */
   readonly entry: number;
 }
 
@@ -41,8 +45,9 @@ export function placeParts(diagram: Diagram, width: number, spacing: Spacing): P
     const inside = diagram.parts.filter((part) => part.band === band);
     if (inside.length === 0) continue;
     const rows = rowsOf(inside, ranks);
-    let y = top + BAND_TITLE + (bands.length === 0 ? 0 : spacing.entry);
-    for (const row of rows) {
+    let y = top + BAND_PADDING + (bands.length === 0 ? 0 : spacing.entry);
+    let bottom = y;
+    rows.forEach((row, index) => {
       const shapes = row.map((part) => ({ part, shape: shapeOf(part.part, { laneStep }) }));
       const above = Math.max(...shapes.map(({ shape }) => Math.max(-shape.box.y, -(shape.words.y - WORD_LINE / 2))));
       const below = Math.max(
@@ -50,13 +55,23 @@ export function placeParts(diagram: Diagram, width: number, spacing: Spacing): P
       );
       const rowY = onGrid(y + above + GRID / 2);
       for (const { part } of shapes) parts.push(placed(part, { x: laneX(part.role), y: rowY }, laneStep));
-      y = rowY + below + spacing.rowGap;
-    }
-    const bottom = onGrid(y - spacing.rowGap + 30);
-    bands.push({ band, box: { x: MARGIN, y: top, width: width - 2 * MARGIN, height: bottom - top } });
-    top = bottom + BAND_GAP;
+      bottom = rowY + below;
+      y = bottom + (hasWords(diagram, row, rows[index + 1]) ? spacing.rowGap : PLAIN_GAP);
+    });
+    const end = onGrid(bottom + BAND_PADDING + GRID / 2);
+    bands.push({ band, box: { x: MARGIN, y: top, width: width - 2 * MARGIN, height: end - top } });
+    top = end + BAND_GAP;
   }
   return { width, height: top - BAND_GAP + MARGIN, parts, bands };
+}
+
+/** True when a conductor with words runs between the two rows. */
+function hasWords(diagram: Diagram, row: readonly DiagramPart[], next: readonly DiagramPart[] | undefined): boolean {
+  const within = (id: string, parts: readonly DiagramPart[]) => parts.some(({ part }) => part.id === id);
+  return diagram.wires.some(
+    ({ from, to, words }) =>
+      words.length > 0 && next !== undefined && ((within(from.part, row) && within(to.part, next)) || (within(to.part, row) && within(from.part, next))),
+  );
 }
 
 function placed(part: DiagramPart, at: Point, laneStep: number): PlacedPart {

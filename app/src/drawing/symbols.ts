@@ -36,18 +36,18 @@ const shapes: Shapes = {
     words: { x: 18, y: -8 },
   }),
   'negative-bus': () => ({
-    box: { x: -30, y: -10, width: 60, height: 20 },
+    box: { x: -20, y: -10, width: 40, height: 20 },
     ports: { main: { x: 0, y: -10, leaves: 'up' }, stud: { x: 0, y: 10, leaves: 'down' } },
-    words: { x: -104, y: -8 },
+    words: { x: -86, y: -8 },
   }),
   'three-way-switch': (_part, { laneStep }) => ({
-    box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 20, height: 80 },
+    box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 55, height: 100 },
     ports: {
       common: { x: 0, y: -40, leaves: 'up' },
-      manual: { x: -laneStep, y: 40, leaves: 'down' },
-      auto: { x: laneStep, y: 40, leaves: 'down' },
+      manual: { x: -laneStep, y: 60, leaves: 'down' },
+      auto: { x: laneStep, y: 60, leaves: 'down' },
     },
-    words: { x: 16, y: -40 },
+    words: { x: 14, y: -30 },
   }),
   'float-switch': () => ({
     box: { x: -20, y: -30, width: 50, height: 60 },

@@ -90,6 +90,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
           Remove this boat
         </BigButton>
       </View>
+      {naming ? <NameDialog title="Add a circuit" label="Name of the circuit" action="Add" onName={addCircuit} onClose={() => setNaming(false)} /> : null}
     </Screen>
   );
 }

@@ -1,5 +1,6 @@
 import { batteryOf } from '@harbor-latch/core/assess/index';
 import type { Choices } from '@harbor-latch/core/job/index';
+import { defaults } from '@harbor-latch/core/reference/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
@@ -11,6 +12,7 @@ import { BandDrawing } from '../../drawing/BandDrawing';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
+import { Words } from '../../ui/Words';
 import { Absent } from '../boat/Absent';
 import { SaveNotices } from '../boat/SaveNotices';
 import { SaveStatus } from '../boat/SaveStatus';
@@ -70,6 +72,7 @@ function Circuit({ draft, index, station }: { readonly draft: Draft; readonly in
           <StationRail station={shown} assessed={assessed} onGo={go} />
           <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
             {drawing(Math.min(560, width - 200 - 480))}
+            <Words kind="small" muted>{`Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
           </ScrollView>
           <ScrollView style={{ width: 480, flexGrow: 0 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 40 }}>
             <SaveNotices draft={draft} />

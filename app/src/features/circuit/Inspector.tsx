@@ -1,4 +1,5 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { defaults } from '@harbor-latch/core/reference/index';
 import { formatAmps, formatOhms, formatQuantity, plainNumber, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { IconButton } from 'react-native-paper';
@@ -18,7 +19,7 @@ export function Inspector({ assessed, selected, onClose, onSize }: { readonly as
   return (
     <View role="status" style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line, paddingHorizontal: 14, paddingVertical: 10, gap: 6 }}>
       {about === null ? (
-        <Words muted>Touch a conductor or a part.</Words>
+        <Words muted>{`Touch a conductor or a part. Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
       ) : (
         <>
           <View style={{ flexDirection: 'row', alignItems: 'center' }}>

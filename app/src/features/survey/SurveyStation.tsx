@@ -1,6 +1,6 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
 import { defaultWindingOhm } from '@harbor-latch/core/circuit/index';
-import type { Circuit, LegKey } from '@harbor-latch/core/job/index';
+import type { Battery, Circuit, LegKey } from '@harbor-latch/core/job/index';
 import { batteryChemistry, conductorSizes, defaults, dropSchools, internalResistanceOhm } from '@harbor-latch/core/reference/index';
 import { schemes, type ConductorColour, type Role } from '@harbor-latch/core/schemes/index';
 import { View } from 'react-native';
@@ -8,6 +8,7 @@ import type { Draft } from '../../data/draft';
 import { Notice } from '../../ui/Notice';
 import { ChoiceField } from './ChoiceField';
 import { BoatForm } from './BoatForm';
+import { More } from './More';
 import { NumberField } from './NumberField';
 import { Stage } from './Stage';
 import { TextField } from './TextField';
@@ -38,11 +39,11 @@ export function SurveyStation({ draft, index, assessed }: { readonly draft: Draf
       <View style={{ gap: 12 }}>
         <Needs assessed={assessed} />
         <SourceStage draft={draft} index={index} circuit={circuit} />
-        {sourceLeg ? <LegStage index={index} leg={sourceLeg} /> : null}
+        {sourceLeg ? <LegStage index={index} leg={sourceLeg} circuit={circuit} /> : null}
         <PanelStage index={index} />
-        {bilgeLeg ? <LegStage index={index} leg={bilgeLeg} /> : null}
+        {bilgeLeg ? <LegStage index={index} leg={bilgeLeg} circuit={circuit} /> : null}
         <PumpStage index={index} circuit={circuit} />
-        {negativeLeg ? <LegStage index={index} leg={negativeLeg} /> : null}
+        {negativeLeg ? <LegStage index={index} leg={negativeLeg} circuit={circuit} /> : null}
         <JudgeStage index={index} />
       </View>
     </BoatForm>
@@ -69,16 +70,6 @@ function SourceStage({ draft, index, circuit }: { readonly draft: Draft; readonl
       {draft.job.batteries.length > 1 ? (
         <ChoiceField path={['circuits', index, 'batteryId']} label="Fed from" assumed={circuit.batteryId} choices={draft.job.batteries.map(({ id, name }) => ({ value: id, label: name }))} />
       ) : null}
-      <ChoiceField path={[...path, 'chemistry']} label="Battery" assumed="lead-acid" choices={Object.entries(batteryChemistry).map(([value, { name }]) => ({ value, label: name }))} />
-      <NumberField path={[...path, 'capacityAh']} label="Capacity" quantity="charge" step={{ metric: 10, us: 10 }} assumed={defaults.capacityAh} />
-      <NumberField
-        path={[...path, 'internalOhm']}
-        label="Internal resistance"
-        quantity="resistance"
-        step={{ metric: 0.001, us: 0.001 }}
-        assumed={internalResistanceOhm(battery?.chemistry ?? 'lead-acid', capacityAh)}
-        guide="Only where a battery tester gave it. Type milliohms as “6 mΩ”."
-      />
       <NumberField path={['circuits', index, 'source', 'stubLengthM']} label="Battery to fuse" quantity="shortLength" step={{ metric: 10, us: 0.5 }} assumed={defaults.stubLengthM} guide="Along the conductor. This piece is protected by nothing: keep it short." />
       <ChoiceField
         path={['circuits', index, 'source', 'stubSheathed']}
@@ -89,11 +80,29 @@ function SourceStage({ draft, index, circuit }: { readonly draft: Draft; readonl
           { value: true, label: 'Sheathed' },
         ]}
       />
+      <More title={battery?.name ?? 'Battery'} summary={batteryWords(battery)}>
+      <ChoiceField path={[...path, 'chemistry']} label="Battery" assumed="lead-acid" choices={Object.entries(batteryChemistry).map(([value, { name }]) => ({ value, label: name }))} />
+      <NumberField path={[...path, 'capacityAh']} label="Capacity" quantity="charge" step={{ metric: 10, us: 10 }} assumed={defaults.capacityAh} />
+      <NumberField
+        path={[...path, 'internalOhm']}
+        label="Internal resistance"
+        quantity="resistance"
+        step={{ metric: 0.001, us: 0.001 }}
+        assumed={internalResistanceOhm(battery?.chemistry ?? 'lead-acid', capacityAh)}
+        guide="Only where a battery tester gave it. Type milliohms as “6 mΩ”."
+      />
+      </More>
     </Stage>
   );
 }
 
-function LegStage({ index, leg }: { readonly index: number; readonly leg: { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number } }) {
+/** "lead-acid, 100 Ah by default" */
+function batteryWords(battery: Battery | undefined): string {
+  const { name } = batteryChemistry[battery?.chemistry ?? 'lead-acid'];
+  return battery?.capacityAh === undefined ? `${name}, ${defaults.capacityAh} Ah by default` : `${name}, ${battery.capacityAh} Ah`;
+}
+
+function LegStage({ index, leg, circuit }: { readonly index: number; readonly circuit: Circuit; readonly leg: { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number } }) {
   const path = ['circuits', index, 'legs', leg.key] as const;
   return (
     <Stage title={leg.name} under={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors, one cable`} to pull.`} conductors={legColours[leg.role]}>
@@ -107,6 +116,7 @@ function LegStage({ index, leg }: { readonly index: number; readonly leg: { read
           { value: true, label: 'In engine space' },
         ]}
       />
+      <More title="Insulation" summary={insulationWords(circuit.legs[leg.key].insulationC)}>
       <ChoiceField
         path={[...path, 'insulationC']}
         label="Insulation rated"
@@ -114,8 +124,13 @@ function LegStage({ index, leg }: { readonly index: number; readonly leg: { read
         choices={[60, 75, 90, 105].map((value) => ({ value, label: `${value}\u00a0°C` }))}
         guide="Printed on the cable."
       />
+      </More>
     </Stage>
   );
+}
+
+function insulationWords(insulationC: number | undefined): string {
+  return insulationC === undefined ? `${defaults.insulationC} °C by default` : `${insulationC} °C`;
 }
 
 function PanelStage({ index }: { readonly index: number }) {
@@ -142,9 +157,10 @@ function PumpStage({ index, circuit }: { readonly index: number; readonly circui
   return (
     <Stage title="Bilge" under="Pump and float. Wet, a crawl." conductors={legColours.manual}>
       <NumberField path={[...path, 'currentA']} label="Pump amperes" quantity="current" step={{ metric: 0.1, us: 0.1 }} needed guide="From the label, or measured with the pump under water. Most bilge pumps draw 2 to 16 A." />
-      <NumberField path={[...path, 'labelV']} label="At label volts" quantity="voltage" step={{ metric: 0.1, us: 0.1 }} assumed={defaults.labelV} />
       <NumberField path={[...path, 'makerFuseA']} label="Maker’s fuse" quantity="current" step={{ metric: 1, us: 1 }} guide="Printed on many pumps. No larger fuse may be used." />
       <NumberField path={[...path, 'openFlowLPerH']} label="Open flow" quantity="flow" step={{ metric: 100, us: 50 }} guide="The figure on the box, at no height. Check whether it says litres or gallons." />
+      <More title="More of the pump" summary={`Label at ${labelV} V, flow at ${circuit.pump.openFlowV ?? defaults.openFlowV} V, shut-off head, winding`}>
+      <NumberField path={[...path, 'labelV']} label="At label volts" quantity="voltage" step={{ metric: 0.1, us: 0.1 }} assumed={defaults.labelV} />
       <NumberField path={[...path, 'openFlowV']} label="Flow given at" quantity="voltage" step={{ metric: 0.1, us: 0.1 }} assumed={defaults.openFlowV} />
       <NumberField path={[...path, 'shutOffHeadM']} label="Shut-off head" quantity="head" step={{ metric: 0.1, us: 0.5 }} guide="The height at which nothing comes out any more." />
       <NumberField
@@ -155,6 +171,7 @@ function PumpStage({ index, circuit }: { readonly index: number; readonly circui
         {...(currentA === undefined ? {} : { assumed: defaultWindingOhm(currentA, labelV) })}
         guide="Fuse out. The lowest reading of several shaft positions, less the meter’s leads."
       />
+      </More>
     </Stage>
   );
 }
