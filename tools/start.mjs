@@ -9,7 +9,9 @@ const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const [script, ...args] = process.argv.slice(2);
 
 function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const mark = join(root, 'node_modules', '.installed-lock');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   process.stderr.write('Installing npm packages (two minutes or so on a fresh machine) …\n');

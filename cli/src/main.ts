@@ -49,7 +49,8 @@ function program(): Command {
 
 function asBadInput(error: unknown): BadInput {
   if (error instanceof BadInput) return error;
-  if (error instanceof CommanderError) return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: assess FILE, schema.`, '$');
+  if (error instanceof CommanderError)
+    return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: assess FILE, schema.`, '$');
   const detail = error instanceof Error ? error.message : String(error);
   return new BadInput('failed', `The job could not be assessed: ${detail}`, '$');
 }
@@ -60,7 +61,9 @@ async function main(): Promise<void> {
   } catch (error) {
     if (error instanceof CommanderError && error.exitCode === 0) return;
     const { code, message, path, others } = asBadInput(error);
-    process.stderr.write(`${JSON.stringify({ error: { code, message, path, ...(others.length > 0 ? { others } : {}) } })}\n`);
+    process.stderr.write(
+      `${JSON.stringify({ error: { code, message, path, ...(others.length > 0 ? { others } : {}) } })}\n`,
+    );
     process.exitCode = 2;
   }
 }

@@ -27,7 +27,13 @@ export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
-  app.use(pinoHttp({ logger, autoLogging: { ignore: () => webFolder === undefined }, serializers: { req: ({ method, url }) => ({ method, url }), res: ({ statusCode }) => ({ statusCode }) } }));
+  app.use(
+    pinoHttp({
+      logger,
+      autoLogging: { ignore: () => webFolder === undefined },
+      serializers: { req: ({ method, url }) => ({ method, url }), res: ({ statusCode }) => ({ statusCode }) },
+    }),
+  );
   app.use(securityHeaders());
   const api = express.Router();
   api.use(noStore);
@@ -39,9 +45,17 @@ export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 
       response.status(503).json({ status: 'database-away' });
     }
   });
-  api.use(rateLimit({ windowMs: 60_000, limit: requestsPerMinute, standardHeaders: 'draft-8', legacyHeaders: false, handler: () => {
-    throw new Problem(429, 'too-many', 'Too many requests at once. Wait a minute.');
-  } }));
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: requestsPerMinute,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      handler: () => {
+        throw new Problem(429, 'too-many', 'Too many requests at once. Wait a minute.');
+      },
+    }),
+  );
   api.use(compression());
   api.use(express.json({ limit: MAX_JOB_BYTES, strict: false }));
   api.get('/openapi.json', (_request, response) => {

@@ -15,7 +15,9 @@ function setting(name: string): string {
   return value;
 }
 
-const connection = connect(setting('DATABASE_URL'), (error) => logger.warn({ err: error.message }, 'database connection lost'));
+const connection = connect(setting('DATABASE_URL'), (error) =>
+  logger.warn({ err: error.message }, 'database connection lost'),
+);
 await applyMigrations(connection, setting('MIGRATIONS_FOLDER'));
 
 const webFolder = process.env['WEB_FOLDER'];

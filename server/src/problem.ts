@@ -12,9 +12,9 @@ export const problemSchema = z.object({
   errors: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
 });
 
-export type ProblemExtras = { readonly errors?: readonly { readonly path: string; readonly message: string }[] } & Readonly<
-  Record<string, unknown>
->;
+export type ProblemExtras = {
+  readonly errors?: readonly { readonly path: string; readonly message: string }[];
+} & Readonly<Record<string, unknown>>;
 
 /** An answer that is not success, in words for the person at the other end. */
 export class Problem extends Error {
@@ -56,12 +56,24 @@ function coded(error: unknown): CodedError {
   return typeof error === 'object' && error !== null ? error : {};
 }
 
-const CONNECTION_LOST = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '57P01', '57P02', '57P03', '08006', '08003', '08001']);
+const CONNECTION_LOST = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  '57P01',
+  '57P02',
+  '57P03',
+  '08006',
+  '08003',
+  '08001',
+]);
 
 function databaseAway(error: unknown): boolean {
   const { code, cause } = coded(error);
   if (code !== undefined && CONNECTION_LOST.has(code)) return true;
-  if (error instanceof Error && /Connection terminated|timeout exceeded when trying to connect/.test(error.message)) return true;
+  if (error instanceof Error && /Connection terminated|timeout exceeded when trying to connect/.test(error.message))
+    return true;
   return cause !== undefined && databaseAway(cause);
 }
 
@@ -69,12 +81,18 @@ function databaseAway(error: unknown): boolean {
 export function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (databaseAway(error)) {
-    return new Problem(503, 'database-away', 'The database does not answer just now. Nothing was changed; try again in a moment.');
+    return new Problem(
+      503,
+      'database-away',
+      'The database does not answer just now. Nothing was changed; try again in a moment.',
+    );
   }
   const { type, status } = coded(error);
   if (type === 'entity.too.large') return new Problem(413, 'too-large', 'The body is larger than 5 MiB.');
-  if (type === 'entity.parse.failed') return new Problem(400, 'not-json', 'The body is not JSON.', { errors: [{ path: '$', message: 'Not JSON.' }] });
-  if (status !== undefined && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request could not be read.');
+  if (type === 'entity.parse.failed')
+    return new Problem(400, 'not-json', 'The body is not JSON.', { errors: [{ path: '$', message: 'Not JSON.' }] });
+  if (status !== undefined && status >= 400 && status < 500)
+    return new Problem(status, 'bad-request', 'The request could not be read.');
   return new Problem(500, 'failed', 'Something went wrong on the server. Nothing was changed.');
 }
 

@@ -11,10 +11,20 @@ import { say } from './say';
 /** Builds what is out of date: the web application and the server's bundle. */
 export async function buildAll(): Promise<void> {
   await buildIfStale('server', ['server/src', 'core/src', 'package-lock.json'], serverBundle, buildServer);
-  await buildIfStale('web application (two minutes or so the first time)', ['app', 'core/src', 'package-lock.json'], join(webFolder, 'index.html'), buildWeb);
+  await buildIfStale(
+    'web application (two minutes or so the first time)',
+    ['app', 'core/src', 'package-lock.json'],
+    join(webFolder, 'index.html'),
+    buildWeb,
+  );
 }
 
-async function buildIfStale(what: string, sources: readonly string[], product: string, build: () => Promise<void>): Promise<void> {
+async function buildIfStale(
+  what: string,
+  sources: readonly string[],
+  product: string,
+  build: () => Promise<void>,
+): Promise<void> {
   const mark = join(localFolder, `built-${what.split(' ')[0] ?? what}`);
   const state = fingerprint(sources);
   if (existsSync(product) && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
@@ -51,7 +61,11 @@ async function buildWeb(): Promise<void> {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
     [join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', 'dist'],
-    { cwd: join(root, 'app'), encoding: 'utf8', env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } },
+    {
+      cwd: join(root, 'app'),
+      encoding: 'utf8',
+      env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
+    },
   );
   if (status !== 0) throw new Error(`The web application could not be built.\n${stdout}\n${stderr}`);
   await compressFolder(webFolder);
@@ -74,7 +88,8 @@ function fingerprint(sources: readonly string[]): string {
   const hash = createHash('sha256');
   for (const source of sources) {
     const path = join(root, source);
-    for (const file of statSync(path).isDirectory() ? filesIn(path) : [path]) hash.update(file).update(readFileSync(file));
+    for (const file of statSync(path).isDirectory() ? filesIn(path) : [path])
+      hash.update(file).update(readFileSync(file));
   }
   return hash.digest('hex');
 }

@@ -18,6 +18,8 @@ export interface Cluster {
   readonly port: number;
   /** Process id of the postmaster. */
   readonly pid: number;
+  /** Where it is really kept: the wanted folder, or a fallback that PostgreSQL can enter. */
+  readonly folder: string;
   stop(): Promise<void>;
 }
 
@@ -52,7 +54,7 @@ export async function startCluster(options: ClusterOptions): Promise<Cluster> {
   const running = livePostmaster(data);
   if (running && (await answers(urlAt(running.port, 'postgres')))) {
     await createDatabase(urlAt(running.port, 'postgres'));
-    return clusterAt(running.port, running.pid, urlAt(running.port), data, account);
+    return clusterAt({ port: running.port, pid: running.pid, url: urlAt(running.port), folder }, account);
   }
   for (let attempt = 0; attempt < 8; attempt += 1) {
     await clearStalePidFile(data);
@@ -60,7 +62,7 @@ export async function startCluster(options: ClusterOptions): Promise<Cluster> {
     launch(data, port, options.durable, join(folder, 'log'), account);
     if (await answersSoon(urlAt(port, 'postgres'), data)) {
       await createDatabase(urlAt(port, 'postgres'));
-      return clusterAt(port, livePostmaster(data)?.pid ?? 0, urlAt(port), data, account);
+      return clusterAt({ port, pid: livePostmaster(data)?.pid ?? 0, url: urlAt(port), folder }, account);
     }
     await wait(300);
   }
@@ -80,7 +82,10 @@ function reachableFolder(wanted: string, account: Account | null): string {
   chownSync(wanted, account.uid, account.gid);
   chmodSync(wanted, 0o700);
   if (spawnSync('test', ['-w', wanted], account).status === 0) return wanted;
-  const fallback = join(existsSync('/var/lib') ? '/var/lib' : tmpdir(), `harbor-latch${wanted.replace(/[^A-Za-z0-9]+/g, '-')}`);
+  const fallback = join(
+    existsSync('/var/lib') ? '/var/lib' : tmpdir(),
+    `harbor-latch${wanted.replace(/[^A-Za-z0-9]+/g, '-')}`,
+  );
   say(`The account "postgres" cannot enter ${wanted}; the database is kept in ${fallback} instead.`);
   mkdirSync(fallback, { recursive: true });
   chownSync(fallback, account.uid, account.gid);
@@ -101,7 +106,12 @@ function createData(folder: string, data: string, passwordFile: string, account:
 }
 
 function launch(data: string, port: number, durable: boolean, log: string, account: Account | null): void {
-  const settings = [`-p ${port}`, '-c listen_addresses=127.0.0.1', `-c unix_socket_directories=''`, '-c max_connections=40'];
+  const settings = [
+    `-p ${port}`,
+    '-c listen_addresses=127.0.0.1',
+    `-c unix_socket_directories=''`,
+    '-c max_connections=40',
+  ];
   if (!durable) settings.push('-c fsync=off', '-c full_page_writes=off', '-c synchronous_commit=off');
   // The postmaster inherits whatever pipes it is given, so it gets none.
   spawn(join(BIN, 'pg_ctl'), ['start', '-D', data, '-l', log, '-W', '-o', settings.join(' ')], {
@@ -176,11 +186,10 @@ async function clearStalePidFile(data: string): Promise<void> {
   if (!livePostmaster(data)) rmSync(pidFile, { force: true });
 }
 
-function clusterAt(port: number, pid: number, url: string, data: string, account: Account | null): Cluster {
+function clusterAt(where: Omit<Cluster, 'stop'>, account: Account | null): Cluster {
+  const data = join(where.folder, 'data');
   return {
-    port,
-    pid,
-    url,
+    ...where,
     stop: () =>
       new Promise((resolve) => {
         const stopper = spawn(join(BIN, 'pg_ctl'), ['stop', '-D', data, '-m', 'fast', '-t', '20'], {

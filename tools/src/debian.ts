@@ -15,13 +15,19 @@ export const postgresProgram: DebianProgram = {
   what: 'PostgreSQL 15',
 };
 
-export const chromiumProgram: DebianProgram = { path: '/usr/bin/chromium', debianPackage: 'chromium', what: 'Chromium' };
+export const chromiumProgram: DebianProgram = {
+  path: '/usr/bin/chromium',
+  debianPackage: 'chromium',
+  what: 'Chromium',
+};
 
 /** Installs a Debian package when its program is missing. @throws with the command to run when it cannot. */
 export function needProgram({ path, debianPackage, what }: DebianProgram): void {
   if (existsSync(path)) return;
   if (process.getuid?.() !== 0) {
-    throw new Error(`${what} is missing. Install it once with: sudo apt-get update && sudo apt-get install ${debianPackage}`);
+    throw new Error(
+      `${what} is missing. Install it once with: sudo apt-get update && sudo apt-get install ${debianPackage}`,
+    );
   }
   say(`Installing ${what} from Debian's packages …`);
   const run = (args: readonly string[]) =>

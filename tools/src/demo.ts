@@ -7,7 +7,9 @@ import { examplesFolder } from './places';
 export async function loadDemo(address: string): Promise<number> {
   const { boats } = (await (await fetch(`${address}/api/boats`)).json()) as { boats: unknown[] };
   if (boats.length > 0) return 0;
-  const files = readdirSync(examplesFolder).filter((name) => name.endsWith('.json')).sort();
+  const files = readdirSync(examplesFolder)
+    .filter((name) => name.endsWith('.json'))
+    .sort();
   for (const file of files) {
     const read = readJobText(readFileSync(join(examplesFolder, file), 'utf8'));
     if (!read.ok) throw new Error(`${file}: ${read.problems[0].path}: ${read.problems[0].message}`);

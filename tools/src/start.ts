@@ -34,7 +34,9 @@ async function confirmFresh(): Promise<boolean> {
     return false;
   }
   const question = createInterface({ input: process.stdin, output: process.stderr });
-  const answer = await question.question('This deletes every boat of this yard and starts over with the demo. Type "yes" to go on: ');
+  const answer = await question.question(
+    'This deletes every boat of this yard and starts over with the demo. Type "yes" to go on: ',
+  );
   question.close();
   return answer.trim().toLowerCase() === 'yes';
 }
@@ -42,7 +44,7 @@ async function confirmFresh(): Promise<boolean> {
 async function startOver(): Promise<void> {
   const running = await startCluster({ folder: clusterFolder, wantedPort: WANTED_DATABASE_PORT, durable: true });
   await running.stop();
-  rmSync(clusterFolder, { recursive: true, force: true });
+  rmSync(running.folder, { recursive: true, force: true });
   say('The yard was cleared.');
 }
 

@@ -127,7 +127,10 @@ export class DraftStore {
 
   private saveSoon(id: string, afterMs: number): void {
     clearTimeout(this.timers.get(id));
-    this.timers.set(id, setTimeout(() => void this.saveNow(id), afterMs));
+    this.timers.set(
+      id,
+      setTimeout(() => void this.saveNow(id), afterMs),
+    );
   }
 
   private async saveNow(id: string): Promise<void> {
@@ -153,7 +156,9 @@ export class DraftStore {
 
   private readKept(): Draft[] {
     const { storage } = this.world;
-    const keys = Array.from({ length: storage.length }, (_, index) => storage.key(index) ?? '').filter((key) => key.startsWith(KEY));
+    const keys = Array.from({ length: storage.length }, (_, index) => storage.key(index) ?? '').filter((key) =>
+      key.startsWith(KEY),
+    );
     return keys.flatMap((key) => {
       const draft = keptDraft(storage.getItem(key));
       return draft ? [draft] : [];
@@ -177,7 +182,8 @@ function keptDraft(text: string | null): Draft | null {
 }
 
 function failure(error: unknown): Draft['save'] {
-  if (error instanceof ServerProblem && error.status === 412) return { kind: 'conflict', current: error.current ?? null };
+  if (error instanceof ServerProblem && error.status === 412)
+    return { kind: 'conflict', current: error.current ?? null };
   if (error instanceof ServerProblem) return { kind: 'refused', message: error.message };
   if (error instanceof ServerAway) return { kind: 'away' };
   return { kind: 'refused', message: 'The boat could not be saved. It is kept on this device.' };

@@ -54,7 +54,8 @@ export async function listBoats(): Promise<StoredBoat[]> {
 
 /** Writes a boat; `basedOn` is the version it was changed from, null for a new boat. */
 export async function putBoat(job: Job, basedOn: number | null): Promise<StoredBoat> {
-  const precondition: Record<string, string> = basedOn === null ? { 'If-None-Match': '*' } : { 'If-Match': `"${basedOn}"` };
+  const precondition: Record<string, string> =
+    basedOn === null ? { 'If-None-Match': '*' } : { 'If-Match': `"${basedOn}"` };
   const response = await call(`/boats/${job.boat.id}`, {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json', ...precondition },

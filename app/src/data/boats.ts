@@ -12,7 +12,10 @@ const BOATS = ['boats'] as const;
 export function makeDraftStore(client: QueryClient): DraftStore {
   return new DraftStore(
     browserWorld((boat) =>
-      client.setQueryData<StoredBoat[]>(BOATS, (boats) => boats && [...boats.filter((other) => other.id !== boat.id), boat]),
+      client.setQueryData<StoredBoat[]>(
+        BOATS,
+        (boats) => boats && [...boats.filter((other) => other.id !== boat.id), boat],
+      ),
     ),
   );
 }
@@ -50,7 +53,10 @@ export function useYard(): Yard {
   useEffect(() => {
     for (const stored of data ?? []) store.open(stored);
   }, [data, store]);
-  const boats = useMemo(() => [...drafts.values()].sort((a, b) => a.job.boat.name.localeCompare(b.job.boat.name)), [drafts]);
+  const boats = useMemo(
+    () => [...drafts.values()].sort((a, b) => a.job.boat.name.localeCompare(b.job.boat.name)),
+    [drafts],
+  );
   return {
     boats,
     loading: query.isPending,

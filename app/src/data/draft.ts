@@ -28,7 +28,15 @@ const MOST_UNDO = 100;
 
 /** A draft of what the server holds. */
 export function draftOf(stored: StoredBoat): Draft {
-  return { id: stored.id, job: stored.job, basedOn: stored.version, typed: {}, past: [], save: { kind: 'saved' }, reloads: 0 };
+  return {
+    id: stored.id,
+    job: stored.job,
+    basedOn: stored.version,
+    typed: {},
+    past: [],
+    save: { kind: 'saved' },
+    reloads: 0,
+  };
 }
 
 /** A draft of a boat the server has not seen. */

@@ -12,7 +12,11 @@ export function downloadText(name: string, text: string, type: string): void {
 
 /** Exports a boat's job file. */
 export function exportJob(job: Job): void {
-  const name = job.boat.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '') || 'boat';
+  const name =
+    job.boat.name
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-+|-+$/g, '') || 'boat';
   downloadText(`${name}.json`, writeJobText(job), 'application/json');
 }
 
@@ -35,7 +39,16 @@ export function chooseJobFile(): Promise<{ readonly name: string; readonly read:
 async function readChosen(file: File): Promise<ReadJob> {
   // A file far too large is refused by its size alone, before it is read into memory.
   if (file.size > MAX_JOB_BYTES) {
-    return { ok: false, code: 'too-large', problems: [{ path: '$', message: `${file.name} is larger than 5 MiB. A job file holds one boat and is a few kilobytes long.` }] };
+    return {
+      ok: false,
+      code: 'too-large',
+      problems: [
+        {
+          path: '$',
+          message: `${file.name} is larger than 5 MiB. A job file holds one boat and is a few kilobytes long.`,
+        },
+      ],
+    };
   }
   return readJobText(await file.text());
 }

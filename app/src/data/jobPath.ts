@@ -24,10 +24,10 @@ export function setAt(job: Job, path: JobPath, value: unknown): Changed {
 function replaced(value: unknown, path: JobPath, leaf: unknown): unknown {
   const [step, ...rest] = path;
   if (step === undefined) return leaf;
-  if (Array.isArray(value)) return value.map((item: unknown, index) => (index === step ? replaced(item, rest, leaf) : item));
+  if (Array.isArray(value))
+    return value.map((item: unknown, index) => (index === step ? replaced(item, rest, leaf) : item));
   const object: Record<string, unknown> = typeof value === 'object' && value !== null ? { ...value } : {};
   const inner = replaced(object[step], rest, leaf);
-  if (inner === undefined) delete object[step];
-  else object[step] = inner;
-  return object;
+  const { [step]: _before, ...others } = object;
+  return inner === undefined ? others : { ...others, [step]: inner };
 }

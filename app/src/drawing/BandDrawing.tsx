@@ -31,12 +31,24 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
   const palette = usePalette();
   const drawing = useMemo(() => layoutDiagram(diagram, width), [diagram, width]);
   return (
-    <Svg width={drawing.width} height={drawing.height} viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="radiogroup" aria-label={label}>
+    <Svg
+      width={drawing.width}
+      height={drawing.height}
+      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      role="radiogroup"
+      aria-label={label}
+    >
       {drawing.bands.map(({ band, box }) => (
         <G key={band}>
           <Rect {...box} rx={14} fill={palette.surface} stroke={palette.line} />
           <Path d={`M${box.x + BAND_STRIP} ${box.y} V${box.y + box.height}`} stroke={palette.line} />
-          <SvgText transform={`translate(${box.x + 20} ${box.y + box.height / 2}) rotate(-90)`} fontFamily={fonts.bold} fontSize={15} fill={palette.text} textAnchor="middle">
+          <SvgText
+            transform={`translate(${box.x + 20} ${box.y + box.height / 2}) rotate(-90)`}
+            fontFamily={fonts.bold}
+            fontSize={15}
+            fill={palette.text}
+            textAnchor="middle"
+          >
             {bandWords[band].name}
             <TSpan fontFamily={fonts.regular} fontSize={WORD_SIZE} fill={palette.muted} dx={8}>
               {bandWords[band].under}
@@ -51,14 +63,27 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
         <G key={`${box.x}-${box.y}`}>
           <Rect {...box} rx={11} fill={palette.raised} stroke={palette.muted} strokeWidth={1.5} />
           {wordsAt ? (
-            <SvgText x={wordsAt.x} y={wordsAt.y + 4.5} fontFamily={fonts.medium} fontSize={WORD_SIZE} fill={palette.text} textAnchor="middle">
+            <SvgText
+              x={wordsAt.x}
+              y={wordsAt.y + 4.5}
+              fontFamily={fonts.medium}
+              fontSize={WORD_SIZE}
+              fill={palette.text}
+              textAnchor="middle"
+            >
               {words}
             </SvgText>
           ) : null}
         </G>
       ))}
       {drawing.parts.map((part) => (
-        <PartAndWords key={part.part.id} part={part} palette={palette} chosen={part.part.id === selected} onSelect={onSelect} />
+        <PartAndWords
+          key={part.part.id}
+          part={part}
+          palette={palette}
+          chosen={part.part.id === selected}
+          onSelect={onSelect}
+        />
       ))}
       {drawing.wires.map((wire) => (
         <WireTouch key={wire.id} wire={wire} palette={palette} chosen={wire.id === selected} onSelect={onSelect} />
@@ -67,7 +92,15 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
   );
 }
 
-function WirePath({ wire, palette, chosen }: { readonly wire: PlacedWire; readonly palette: Palette; readonly chosen: boolean }) {
+function WirePath({
+  wire,
+  palette,
+  chosen,
+}: {
+  readonly wire: PlacedWire;
+  readonly palette: Palette;
+  readonly chosen: boolean;
+}) {
   const d = wirePath(wire.points, wire.hops);
   const line = { d, fill: 'none' as const, strokeLinejoin: 'round' as const };
   const width = wire.words.length > 0 ? 5 : 3;
@@ -76,7 +109,9 @@ function WirePath({ wire, palette, chosen }: { readonly wire: PlacedWire; readon
       {chosen ? <Path {...line} stroke={palette.accent} strokeWidth={width + 9} strokeOpacity={0.45} /> : null}
       <Path {...line} stroke={palette.muted} strokeWidth={width + 1.6} />
       <Path {...line} stroke={insulation[wire.colour.base]} strokeWidth={width} />
-      {wire.colour.stripe ? <Path {...line} stroke={insulation[wire.colour.stripe]} strokeWidth={1.8} strokeDasharray="7 6" /> : null}
+      {wire.colour.stripe ? (
+        <Path {...line} stroke={insulation[wire.colour.stripe]} strokeWidth={1.8} strokeDasharray="7 6" />
+      ) : null}
     </G>
   );
 }
@@ -103,7 +138,17 @@ function touch(label: string, id: string, chosen: boolean, onSelect: (id: string
   };
 }
 
-function WireTouch({ wire, palette, chosen, onSelect }: { readonly wire: PlacedWire; readonly palette: Palette; readonly chosen: boolean; readonly onSelect: (id: string | null) => void }) {
+function WireTouch({
+  wire,
+  palette,
+  chosen,
+  onSelect,
+}: {
+  readonly wire: PlacedWire;
+  readonly palette: Palette;
+  readonly chosen: boolean;
+  readonly onSelect: (id: string | null) => void;
+}) {
   if (wire.words.length === 0 || wire.points.length === 0) return null;
   const { wordsBox } = wire;
   return (
@@ -119,10 +164,28 @@ function WireTouch({ wire, palette, chosen, onSelect }: { readonly wire: PlacedW
   );
 }
 
-function PartAndWords({ part, palette, chosen, onSelect }: { readonly part: PlacedPart; readonly palette: Palette; readonly chosen: boolean; readonly onSelect: (id: string | null) => void }) {
+function PartAndWords({
+  part,
+  palette,
+  chosen,
+  onSelect,
+}: {
+  readonly part: PlacedPart;
+  readonly palette: Palette;
+  readonly chosen: boolean;
+  readonly onSelect: (id: string | null) => void;
+}) {
   return (
     <G {...touch(`${part.words.join(', ')} in the ${part.band}`, part.part.id, chosen, onSelect)}>
-      <Rect x={part.box.x - 6} y={part.box.y - 6} width={part.box.width + 12} height={part.box.height + 12} rx={10} fill={palette.accent} fillOpacity={chosen ? 0.18 : 0} />
+      <Rect
+        x={part.box.x - 6}
+        y={part.box.y - 6}
+        width={part.box.width + 12}
+        height={part.box.height + 12}
+        rx={10}
+        fill={palette.accent}
+        fillOpacity={chosen ? 0.18 : 0}
+      />
       {part.part.kind === 'joint' ? <Circle cx={part.at.x} cy={part.at.y} r={22} fill="transparent" /> : null}
       <PartSymbol part={part} ink={palette.text} ground={palette.surface} muted={palette.muted} />
       <Words lines={part.words} x={part.wordsBox.x} y={part.wordsBox.y} palette={palette} chosen={chosen} />
@@ -130,7 +193,19 @@ function PartAndWords({ part, palette, chosen, onSelect }: { readonly part: Plac
   );
 }
 
-function Words({ lines, x, y, palette, chosen }: { readonly lines: readonly string[]; readonly x: number; readonly y: number; readonly palette: Palette; readonly chosen: boolean }) {
+function Words({
+  lines,
+  x,
+  y,
+  palette,
+  chosen,
+}: {
+  readonly lines: readonly string[];
+  readonly x: number;
+  readonly y: number;
+  readonly palette: Palette;
+  readonly chosen: boolean;
+}) {
   return (
     <>
       {lines.map((line, index) => (

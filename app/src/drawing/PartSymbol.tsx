@@ -3,7 +3,17 @@ import { fonts } from '../ui/theme';
 import { WORD_SIZE, type PlacedPart } from './diagram';
 
 /** The IEC symbol of a part, painted about its anchor. */
-export function PartSymbol({ part, ink, ground, muted }: { readonly part: PlacedPart; readonly ink: string; readonly ground: string; readonly muted: string }) {
+export function PartSymbol({
+  part,
+  ink,
+  ground,
+  muted,
+}: {
+  readonly part: PlacedPart;
+  readonly ink: string;
+  readonly ground: string;
+  readonly muted: string;
+}) {
   return <G transform={`translate(${part.at.x} ${part.at.y})`}>{symbol(part, ink, ground, muted)}</G>;
 }
 
@@ -42,7 +52,13 @@ function symbol({ part, laneStep }: PlacedPart, ink: string, ground: string, mut
         <>
           <Path d={`M0 -40 V-25 M${-laneStep} 25 V60 M${laneStep} 25 V60`} {...stroke} />
           <Line x1={0} y1={-20} x2={0} y2={15} {...stroke} />
-          <Path d={`M-8 -15 L${-laneStep + 10} 14 M8 -15 L${laneStep - 10} 14`} stroke={muted} strokeWidth={1.5} strokeDasharray="4 4" fill="none" />
+          <Path
+            d={`M-8 -15 L${-laneStep + 10} 14 M8 -15 L${laneStep - 10} 14`}
+            stroke={muted}
+            strokeWidth={1.5}
+            strokeDasharray="4 4"
+            fill="none"
+          />
           {[-laneStep, 0, laneStep].map((x) => (
             <Circle key={x} cx={x} cy={20} r={5} {...stroke} fill={ground} />
           ))}

@@ -13,7 +13,12 @@ export function circuitDiagram(assessed: AssessedCircuit, battery: Battery, unit
   const plan = sized ? assessed.plan : outlinePlan(assessed.circuit, battery);
   const facts = new Map(sized ? assessed.facts.conductors.map((conductor) => [conductor.planned.id, conductor]) : []);
   return {
-    parts: plan.parts.map(({ part, name, band, role }) => ({ part, band, role, words: [...partWords(part, name, assessed, battery)] })),
+    parts: plan.parts.map(({ part, name, band, role }) => ({
+      part,
+      band,
+      role,
+      words: [...partWords(part, name, assessed, battery)],
+    })),
     wires: [
       ...plan.conductors.map((planned) => ({
         id: planned.id,
@@ -30,13 +35,20 @@ export function circuitDiagram(assessed: AssessedCircuit, battery: Battery, unit
 
 /** A lead of a part takes the colour of the side it is on. */
 function leadColour(plan: Plan, to: string, from: string): PlannedConductor['colour'] {
-  const touching = plan.conductors.find((conductor) => [conductor.from.part, conductor.to.part].some((part) => part === from || part === to));
+  const touching = plan.conductors.find((conductor) =>
+    [conductor.from.part, conductor.to.part].some((part) => part === from || part === to),
+  );
   const negative = plan.conductors.find((conductor) => conductor.role === 'negative');
   const onNegative = [from, to].some((part) => part === plan.ground.part || part === negative?.from.part);
   return (onNegative ? negative?.colour : touching?.colour) ?? { base: 'brown' };
 }
 
-function conductorWords(planned: PlannedConductor, facts: ConductorFacts | undefined, assessed: AssessedCircuit, units: UnitSystem): string[] {
+function conductorWords(
+  planned: PlannedConductor,
+  facts: ConductorFacts | undefined,
+  assessed: AssessedCircuit,
+  units: UnitSystem,
+): string[] {
   if (!facts) {
     const leg = planned.leg === 'stub' ? undefined : assessed.circuit.legs[planned.leg].lengthM;
     return leg === undefined ? [planned.name] : [planned.name, formatQuantity(leg, 'length', units)];

@@ -10,7 +10,8 @@ export function hopsOf(line: readonly Point[], others: readonly (readonly Point[
     .filter(([a, b]) => a.y === b.y)
     .flatMap(([a, b]) =>
       upright.flatMap(([c, d]) => {
-        const within = c.x > Math.min(a.x, b.x) && c.x < Math.max(a.x, b.x) && a.y > Math.min(c.y, d.y) && a.y < Math.max(c.y, d.y);
+        const within =
+          c.x > Math.min(a.x, b.x) && c.x < Math.max(a.x, b.x) && a.y > Math.min(c.y, d.y) && a.y < Math.max(c.y, d.y);
         return within ? [{ x: c.x, y: a.y }] : [];
       }),
     );

@@ -7,8 +7,16 @@ import { textWidth } from './textWidth';
  * piece first, right before left, then under or over its level pieces.
  * @returns null when every place is taken.
  */
-export function placeWords(words: readonly string[], line: readonly Point[], taken: readonly Box[], field: Box): Box | null {
-  const size = { width: Math.max(...words.map((text) => textWidth(text, WORD_SIZE))), height: words.length * WORD_LINE };
+export function placeWords(
+  words: readonly string[],
+  line: readonly Point[],
+  taken: readonly Box[],
+  field: Box,
+): Box | null {
+  const size = {
+    width: Math.max(...words.map((text) => textWidth(text, WORD_SIZE))),
+    height: words.length * WORD_LINE,
+  };
   const free = (box: Box) => inside(box, field) && !taken.some((other) => overlaps(grown(box, 1), other));
   return candidates(line, size).find(free) ?? null;
 }
@@ -36,7 +44,9 @@ function* places([a, b]: readonly [Point, Point], size: Size): Generator<Box> {
 
 function candidates(line: readonly Point[], size: Size): Box[] {
   const length = ([a, b]: readonly [Point, Point]) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
-  const pieces = segments(line).sort((one, other) => Number(other[0].x === other[1].x) - Number(one[0].x === one[1].x) || length(other) - length(one));
+  const pieces = segments(line).sort(
+    (one, other) => Number(other[0].x === other[1].x) - Number(one[0].x === one[1].x) || length(other) - length(one),
+  );
   return pieces.flatMap((piece) => [...places(piece, size)]);
 }
 
@@ -49,5 +59,10 @@ function fromMiddle(room: number): number[] {
 }
 
 function inside(box: Box, field: Box): boolean {
-  return box.x >= field.x && box.y >= field.y && box.x + box.width <= field.x + field.width && box.y + box.height <= field.y + field.height;
+  return (
+    box.x >= field.x &&
+    box.y >= field.y &&
+    box.x + box.width <= field.x + field.width &&
+    box.y + box.height <= field.y + field.height
+  );
 }

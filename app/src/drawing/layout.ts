@@ -44,7 +44,8 @@ function attempt(diagram: Diagram, width: number, spacing: Spacing): Drawing {
   const wires = diagram.wires.map((wire): PlacedWire => {
     const points = lines.get(wire.id) ?? [];
     const others = diagram.wires.filter((other) => other.id !== wire.id).map((other) => lines.get(other.id) ?? []);
-    const wordsBox = wire.words.length === 0 || points.length === 0 ? null : placeWords(wire.words, points, taken, field);
+    const wordsBox =
+      wire.words.length === 0 || points.length === 0 ? null : placeWords(wire.words, points, taken, field);
     if (wordsBox) taken.push(wordsBox);
     if (points.length === 0 || (wire.words.length > 0 && !wordsBox)) crowded.push(wire.id);
     return { ...wire, points, hops: hopsOf(points, others), wordsBox };
@@ -82,7 +83,11 @@ function reach(wire: DiagramWire, parts: ReadonlyMap<string, PlacedPart>): numbe
 }
 
 /** A sleeve round the conductors of a cable wherever they cross from one band into the next. */
-function placeCables(diagram: Diagram, placement: Placement, lines: ReadonlyMap<string, readonly Point[]>): Drawing['cables'] {
+function placeCables(
+  diagram: Diagram,
+  placement: Placement,
+  lines: ReadonlyMap<string, readonly Point[]>,
+): Drawing['cables'] {
   const crossings = placement.bands.slice(1).map(({ box }) => box.y - 20);
   return crossings.flatMap((y) =>
     diagram.cables.flatMap((cable) => {
@@ -96,7 +101,9 @@ function placeCables(diagram: Diagram, placement: Placement, lines: ReadonlyMap<
 }
 
 function crossingsAt(line: readonly Point[], y: number): number[] {
-  return segments(line).flatMap(([a, b]) => (a.x === b.x && Math.min(a.y, b.y) < y && Math.max(a.y, b.y) > y ? [a.x] : []));
+  return segments(line).flatMap(([a, b]) =>
+    a.x === b.x && Math.min(a.y, b.y) < y && Math.max(a.y, b.y) > y ? [a.x] : [],
+  );
 }
 
 function middleOfWidestGap(xs: readonly number[], words: string, y: number): Point | null {

@@ -51,7 +51,9 @@ export function placeParts(diagram: Diagram, width: number, spacing: Spacing): P
       const shapes = row.map((part) => ({ part, shape: shapeOf(part.part, { laneStep }) }));
       const above = Math.max(...shapes.map(({ shape }) => Math.max(-shape.box.y, -(shape.words.y - WORD_LINE / 2))));
       const below = Math.max(
-        ...shapes.map(({ part, shape }) => Math.max(shape.box.y + shape.box.height, shape.words.y + (part.words.length - 0.5) * WORD_LINE)),
+        ...shapes.map(({ part, shape }) =>
+          Math.max(shape.box.y + shape.box.height, shape.words.y + (part.words.length - 0.5) * WORD_LINE),
+        ),
       );
       const rowY = onGrid(y + above + GRID / 2);
       for (const { part } of shapes) parts.push(placed(part, { x: laneX(part.role), y: rowY }, laneStep));
@@ -70,7 +72,9 @@ function hasWords(diagram: Diagram, row: readonly DiagramPart[], next: readonly 
   const within = (id: string, parts: readonly DiagramPart[]) => parts.some(({ part }) => part.id === id);
   return diagram.wires.some(
     ({ from, to, words }) =>
-      words.length > 0 && next !== undefined && ((within(from.part, row) && within(to.part, next)) || (within(to.part, row) && within(from.part, next))),
+      words.length > 0 &&
+      next !== undefined &&
+      ((within(from.part, row) && within(to.part, next)) || (within(to.part, row) && within(from.part, next))),
   );
 }
 
@@ -82,7 +86,12 @@ function placed(part: DiagramPart, at: Point, laneStep: number): PlacedPart {
     at,
     laneStep,
     box: { ...shape.box, x: at.x + shape.box.x, y: at.y + shape.box.y },
-    wordsBox: { x: at.x + shape.words.x, y: at.y + shape.words.y - WORD_LINE / 2, width: wide, height: part.words.length * WORD_LINE },
+    wordsBox: {
+      x: at.x + shape.words.x,
+      y: at.y + shape.words.y - WORD_LINE / 2,
+      width: wide,
+      height: part.words.length * WORD_LINE,
+    },
   };
 }
 

@@ -43,7 +43,9 @@ export class RoutingField {
     const cells = this.search(from, to);
     if (!cells) return null;
     this.take(cells);
-    return corners(cells.map((cell) => ({ x: (cell % this.columns) * GRID, y: Math.floor(cell / this.columns) * GRID })));
+    return corners(
+      cells.map((cell) => ({ x: (cell % this.columns) * GRID, y: Math.floor(cell / this.columns) * GRID })),
+    );
   }
 
   private cellOf({ x, y }: Point): number {
@@ -66,7 +68,8 @@ export class RoutingField {
     for (let state = queue.pop(); state !== undefined; state = queue.pop()) {
       const cell = state >> 2;
       const travelling = state & 3;
-      if (cell === goal && (to.leaves === 'any' || opposite[to.leaves] === steps[travelling]?.[0])) return this.wayTo(state, cameFrom);
+      if (cell === goal && (to.leaves === 'any' || opposite[to.leaves] === steps[travelling]?.[0]))
+        return this.wayTo(state, cameFrom);
       const here = costs[state] ?? Infinity;
       steps.forEach(([, dx, dy], index) => {
         if (index === (travelling ^ 1)) return;
@@ -99,9 +102,16 @@ export class RoutingField {
     const bend = travelling === direction ? 0 : COST.bend;
     // A conductor may not bend on top of one that it crosses.
     if (bend > 0 && (this.used[cell] ?? 0) > 0) return BLOCKED;
-    const side = direction < 2 ? [this.neighbour(next, 1, 0), this.neighbour(next, -1, 0)] : [this.neighbour(next, 0, 1), this.neighbour(next, 0, -1)];
-    const beside = side.some((cellBeside) => cellBeside >= 0 && ((this.used[cellBeside] ?? 0) & along) > 0) ? COST.beside : 0;
-    return COST.step + bend + (there > 0 && next !== goal ? COST.cross : 0) + beside + (this.wordy[next] ? COST.words : 0);
+    const side =
+      direction < 2
+        ? [this.neighbour(next, 1, 0), this.neighbour(next, -1, 0)]
+        : [this.neighbour(next, 0, 1), this.neighbour(next, 0, -1)];
+    const beside = side.some((cellBeside) => cellBeside >= 0 && ((this.used[cellBeside] ?? 0) & along) > 0)
+      ? COST.beside
+      : 0;
+    return (
+      COST.step + bend + (there > 0 && next !== goal ? COST.cross : 0) + beside + (this.wordy[next] ? COST.words : 0)
+    );
   }
 
   private wayTo(state: number, cameFrom: Int32Array): number[] {

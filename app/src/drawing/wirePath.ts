@@ -29,7 +29,9 @@ export function wirePath(points: readonly Point[], hops: readonly Point[]): stri
 
 function hopsBetween(from: Point, to: Point, hops: readonly Point[]): Point[] {
   if (from.y !== to.y) return [];
-  const within = hops.filter((hop) => hop.y === from.y && hop.x > Math.min(from.x, to.x) && hop.x < Math.max(from.x, to.x));
+  const within = hops.filter(
+    (hop) => hop.y === from.y && hop.x > Math.min(from.x, to.x) && hop.x < Math.max(from.x, to.x),
+  );
   return within.sort((a, b) => (to.x > from.x ? a.x - b.x : b.x - a.x));
 }
 

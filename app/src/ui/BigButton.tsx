@@ -16,7 +16,14 @@ export function BigButton({
   readonly label?: string;
 }) {
   return (
-    <Button mode={mode} {...(icon === undefined ? {} : { icon })} onPress={onPress} accessibilityLabel={label ?? children} contentStyle={{ minHeight: 48 }} labelStyle={{ fontSize: 16 }}>
+    <Button
+      mode={mode}
+      {...(icon === undefined ? {} : { icon })}
+      onPress={onPress}
+      accessibilityLabel={label ?? children}
+      contentStyle={{ minHeight: 48 }}
+      labelStyle={{ fontSize: 16 }}
+    >
       {children}
     </Button>
   );

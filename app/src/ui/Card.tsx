@@ -6,7 +6,18 @@ import { usePalette } from './theme';
 export function Card({ children, style }: { readonly children: ReactNode; readonly style?: StyleProp<ViewStyle> }) {
   const palette = usePalette();
   return (
-    <View style={[{ backgroundColor: palette.surface, borderColor: palette.line, borderWidth: 1, borderRadius: 14, overflow: 'hidden' }, style]}>
+    <View
+      style={[
+        {
+          backgroundColor: palette.surface,
+          borderColor: palette.line,
+          borderWidth: 1,
+          borderRadius: 14,
+          overflow: 'hidden',
+        },
+        style,
+      ]}
+    >
       {children}
     </View>
   );

@@ -2,7 +2,17 @@ import { Button, Dialog, Portal } from 'react-native-paper';
 import { Words } from './Words';
 
 /** Asks before something that replaces or removes. */
-export function ConfirmDialog({ title, text, actions, onClose }: { readonly title: string; readonly text: string; readonly actions: readonly { readonly label: string; readonly onPress: () => void }[]; readonly onClose: () => void }) {
+export function ConfirmDialog({
+  title,
+  text,
+  actions,
+  onClose,
+}: {
+  readonly title: string;
+  readonly text: string;
+  readonly actions: readonly { readonly label: string; readonly onPress: () => void }[];
+  readonly onClose: () => void;
+}) {
   return (
     <Portal>
       <Dialog visible onDismiss={onClose} style={{ maxWidth: 480, width: '92%', alignSelf: 'center' }}>

@@ -5,7 +5,17 @@ import { usePalette } from './theme';
 import { Words } from './Words';
 
 /** What a page says when there is nothing to show yet, or when something is in the way. */
-export function Empty({ icon, title, children, action }: { readonly icon: IconName; readonly title: string; readonly children: ReactNode; readonly action?: ReactNode }) {
+export function Empty({
+  icon,
+  title,
+  children,
+  action,
+}: {
+  readonly icon: IconName;
+  readonly title: string;
+  readonly children: ReactNode;
+  readonly action?: ReactNode;
+}) {
   const palette = usePalette();
   return (
     <View style={{ alignItems: 'center', gap: 10, paddingVertical: 48, paddingHorizontal: 24 }}>

@@ -7,7 +7,19 @@ import { z } from 'zod';
 const shape = z.object({ name: jobFields.name });
 
 /** Asks for a name and nothing else. */
-export function NameDialog({ title, label, action, onName, onClose }: { readonly title: string; readonly label: string; readonly action: string; readonly onName: (name: string) => void; readonly onClose: () => void }) {
+export function NameDialog({
+  title,
+  label,
+  action,
+  onName,
+  onClose,
+}: {
+  readonly title: string;
+  readonly label: string;
+  readonly action: string;
+  readonly onName: (name: string) => void;
+  readonly onClose: () => void;
+}) {
   const { control, handleSubmit } = useForm({ resolver: zodResolver(shape), defaultValues: { name: '' } });
   const submit = handleSubmit(({ name }) => onName(name));
   return (
@@ -44,7 +56,11 @@ export function NameDialog({ title, label, action, onName, onClose }: { readonly
           <Button onPress={onClose} contentStyle={{ minHeight: 48 }}>
             Cancel
           </Button>
-          <Button mode="contained" onPress={() => void submit()} contentStyle={{ minHeight: 48, paddingHorizontal: 12 }}>
+          <Button
+            mode="contained"
+            onPress={() => void submit()}
+            contentStyle={{ minHeight: 48, paddingHorizontal: 12 }}
+          >
             {action}
           </Button>
         </Dialog.Actions>

@@ -18,9 +18,16 @@ export function Notice({
 }) {
   const palette = usePalette();
   const [ink, ground] =
-    tone === 'stop' ? [palette.stop, palette.stopSoft] : tone === 'caution' ? [palette.caution, palette.cautionSoft] : [palette.text, palette.accentSoft];
+    tone === 'stop'
+      ? [palette.stop, palette.stopSoft]
+      : tone === 'caution'
+        ? [palette.caution, palette.cautionSoft]
+        : [palette.text, palette.accentSoft];
   return (
-    <View role={tone === 'stop' ? 'alert' : 'status'} style={{ backgroundColor: ground, borderRadius: 12, padding: 12, gap: 8 }}>
+    <View
+      role={tone === 'stop' ? 'alert' : 'status'}
+      style={{ backgroundColor: ground, borderRadius: 12, padding: 12, gap: 8 }}
+    >
       <View style={{ flexDirection: 'row', gap: 10 }}>
         <Icon name={icon} color={ink} />
         <Words color={ink} style={{ flex: 1, minWidth: 0 }}>

@@ -29,7 +29,15 @@ export function Screen({
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
       <View role="banner" style={{ backgroundColor: palette.surface, borderBottomWidth: 1, borderColor: palette.line }}>
-        <View style={{ flexDirection: 'row', alignItems: 'center', minHeight: 60, paddingHorizontal: 4, paddingLeft: back === undefined ? 16 : 4 }}>
+        <View
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            minHeight: 60,
+            paddingHorizontal: 4,
+            paddingLeft: back === undefined ? 16 : 4,
+          }}
+        >
           {back === undefined ? null : <BackButton to={back} />}
           <View style={{ flex: 1, minWidth: 0 }}>
             <Words kind="heading" level={1} numberOfLines={1}>
@@ -42,7 +50,18 @@ export function Screen({
       </View>
       <View role="main" style={{ flex: 1, minHeight: 0 }}>
         {scroll ? (
-          <ScrollView contentContainerStyle={{ padding: 12, paddingBottom: 32, gap: 12, width: '100%', maxWidth: 760, alignSelf: 'center' }}>{children}</ScrollView>
+          <ScrollView
+            contentContainerStyle={{
+              padding: 12,
+              paddingBottom: 32,
+              gap: 12,
+              width: '100%',
+              maxWidth: 760,
+              alignSelf: 'center',
+            }}
+          >
+            {children}
+          </ScrollView>
         ) : (
           children
         )}
@@ -54,5 +73,13 @@ export function Screen({
 
 function BackButton({ to }: { readonly to: string }) {
   const router = useRouter();
-  return <IconButton icon="arrow-left" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Back" onPress={() => router.navigate(to)} />;
+  return (
+    <IconButton
+      icon="arrow-left"
+      size={26}
+      style={{ width: 48, height: 48 }}
+      accessibilityLabel="Back"
+      onPress={() => router.navigate(to)}
+    />
+  );
 }

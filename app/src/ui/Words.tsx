@@ -28,7 +28,11 @@ export function Words({ kind = 'body', muted = false, color, level, style, child
   const palette = usePalette();
   const heading = level === undefined ? {} : ({ role: 'heading', 'aria-level': level } as const);
   return (
-    <Text {...heading} {...rest} style={[styles[kind], { color: color ?? (muted ? palette.muted : palette.text) }, style]}>
+    <Text
+      {...heading}
+      {...rest}
+      style={[styles[kind], { color: color ?? (muted ? palette.muted : palette.text) }, style]}
+    >
       {children}
     </Text>
   );

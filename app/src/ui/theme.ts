@@ -11,7 +11,15 @@ export interface LatchTheme extends MD3Theme {
 function fontConfig() {
   const family = (name: string) => ({ fontFamily: name, fontWeight: 'normal' as const, letterSpacing: 0 });
   const base = configureFonts({ config: family(fonts.regular) });
-  const bold = ['titleLarge', 'titleMedium', 'titleSmall', 'labelLarge', 'labelMedium', 'labelSmall', 'headlineSmall'] as const;
+  const bold = [
+    'titleLarge',
+    'titleMedium',
+    'titleSmall',
+    'labelLarge',
+    'labelMedium',
+    'labelSmall',
+    'headlineSmall',
+  ] as const;
   return bold.reduce((made, key) => ({ ...made, [key]: { ...made[key], ...family(fonts.medium) } }), base);
 }
 
@@ -43,7 +51,13 @@ function themeOf(base: MD3Theme, palette: Palette): LatchTheme {
       error: palette.stop,
       errorContainer: palette.stopSoft,
       onErrorContainer: palette.stop,
-      elevation: { ...base.colors.elevation, level0: palette.surface, level1: palette.surface, level2: palette.raised, level3: palette.raised },
+      elevation: {
+        ...base.colors.elevation,
+        level0: palette.surface,
+        level1: palette.surface,
+        level2: palette.raised,
+        level3: palette.raised,
+      },
     },
   };
 }

@@ -38,7 +38,13 @@ export function assessCircuit(circuit: Circuit, battery: Battery): AssessedCircu
   const family = choices.family ?? 'awg';
   const dropSchool = choices.dropSchool ?? 'critical';
   // Which settings make the pump run does not depend on sizes: any resistance will do to find out.
-  const settings = runningSettings(withRating(netlistOf(plan, () => defaults.jointOhm), rating), plan.ids.pump);
+  const settings = runningSettings(
+    withRating(
+      netlistOf(plan, () => defaults.jointOhm),
+      rating,
+    ),
+    plan.ids.pump,
+  );
   const question = { plan, family, dropSchool, designCurrentA, rating: answer, settings };
   const { size: proposed, noSize } = proposeSize(question);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposed);
@@ -91,7 +97,8 @@ interface ConductorQuestion {
 function conductorFacts({ planned, choices, proposed, sizeOf, drop, running }: ConductorQuestion): ConductorFacts {
   const size = sizeNamed(sizeOf(planned).size);
   const resistanceOhm = ohmAt(sizeOf)(planned);
-  const most = (solved: readonly Solved[]) => Math.max(...solved.map(({ point }) => Math.abs(point.conductorA(planned.id))));
+  const most = (solved: readonly Solved[]) =>
+    Math.max(...solved.map(({ point }) => Math.abs(point.conductorA(planned.id))));
   const { insulationC, engineSpace } = planned;
   return {
     planned,
@@ -113,7 +120,13 @@ function motorOf(netlist: Netlist) {
   throw new RangeError('The plan has no pump.');
 }
 
-function supplyFacts(circuit: Circuit, netlist: Netlist, plan: Plan, settings: readonly Setting[], supplyV: number): SupplyFacts {
+function supplyFacts(
+  circuit: Circuit,
+  netlist: Netlist,
+  plan: Plan,
+  settings: readonly Setting[],
+  supplyV: number,
+): SupplyFacts {
   const solved = solveIn(withSupply(netlist, supplyV), settings, plan.ids.pump);
   const { pumpV, setting } = leastBy(some(solved, 'The pump runs in no setting of this scheme.'), (row) => row.pumpV);
   const motor = motorOf(netlist);

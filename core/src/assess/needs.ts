@@ -20,7 +20,11 @@ const whyByLeg: Readonly<Record<LegKey, string>> = {
 export function needsOf(circuit: Circuit): Need[] {
   const legs = schemes[circuit.scheme].legs
     .filter((leg) => circuit.legs[leg.key].lengthM === undefined)
-    .map((leg) => ({ path: ['legs', leg.key, 'lengthM'], label: `${leg.name}, length one way`, why: whyByLeg[leg.key] }));
+    .map((leg) => ({
+      path: ['legs', leg.key, 'lengthM'],
+      label: `${leg.name}, length one way`,
+      why: whyByLeg[leg.key],
+    }));
   const pump =
     circuit.pump.currentA === undefined
       ? [{ path: ['pump', 'currentA'], label: 'Pump amperes', why: 'decides conductor, fuse and drop' }]

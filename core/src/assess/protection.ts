@@ -66,7 +66,11 @@ export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
 }
 
 /** Current through the device with the pump locked or shorted, in each running setting, A. */
-function faultAmps({ netlist, plan, settings }: ProtectionQuestion, condition: 'locked' | 'shorted', supplyV: number): readonly number[] {
+function faultAmps(
+  { netlist, plan, settings }: ProtectionQuestion,
+  condition: 'locked' | 'shorted',
+  supplyV: number,
+): readonly number[] {
   const faulty = withSupply(withPump(netlist, condition), supplyV);
   return solveIn(faulty, settings, plan.ids.pump).map(({ point }) => Math.abs(point.conductorA(plan.ids.afterFuse)));
 }
@@ -74,7 +78,8 @@ function faultAmps({ netlist, plan, settings }: ProtectionQuestion, condition: '
 /** Full-charge EMF over internal resistance and stub; the device's own resistance is not counted, A. */
 function sourceFaultA({ battery, conductors }: ProtectionQuestion): number {
   const chemistry = battery.chemistry ?? 'lead-acid';
-  const internalOhm = battery.internalOhm ?? internalResistanceOhm(chemistry, battery.capacityAh ?? defaults.capacityAh);
+  const internalOhm =
+    battery.internalOhm ?? internalResistanceOhm(chemistry, battery.capacityAh ?? defaults.capacityAh);
   const stubOhm = conductors.find((conductor) => conductor.planned.leg === 'stub')?.resistanceOhm ?? 0;
   return restingEmfV(chemistry, 1) / (internalOhm + stubOhm);
 }

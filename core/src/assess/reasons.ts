@@ -33,7 +33,9 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
     ),
     link(
       'Within the maker’s figure',
-      makerA === undefined ? 'Not entered. Look for it on the pump’s label.' : `The pump’s maker allows ${formatAmps(makerA)}.`,
+      makerA === undefined
+        ? 'Not entered. Look for it on the pump’s label.'
+        : `The pump’s maker allows ${formatAmps(makerA)}.`,
       'rating-over-maker',
     ),
     link(

@@ -1,4 +1,12 @@
-import { everySetting, mapParts, solve, type MotorCondition, type Netlist, type OperatingPoint, type Setting } from '../circuit';
+import {
+  everySetting,
+  mapParts,
+  solve,
+  type MotorCondition,
+  type Netlist,
+  type OperatingPoint,
+  type Setting,
+} from '../circuit';
 
 /** The netlist with the given volts held at the battery posts. */
 export function withSupply(netlist: Netlist, supplyV: number): Netlist {

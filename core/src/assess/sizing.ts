@@ -1,4 +1,14 @@
-import { conductorSizes, defaults, dropSchools, findSize, maxMultipleOfAmpacity, minimumSize, type CableFamily, type ConductorSize, type DropSchool } from '../reference';
+import {
+  conductorSizes,
+  defaults,
+  dropSchools,
+  findSize,
+  maxMultipleOfAmpacity,
+  minimumSize,
+  type CableFamily,
+  type ConductorSize,
+  type DropSchool,
+} from '../reference';
 import { ampacity, conductorOhm, type RatingAnswer } from '../wiring';
 import { netlistOf, type Plan, type PlannedConductor } from '../schemes';
 import type { NoSize } from '../findings';
@@ -49,7 +59,9 @@ export function proposeSize(question: SizingQuestion): SizingAnswer {
 function brokenLimit(question: SizingQuestion, size: ConductorSize): Omit<NoSize, 'largest'> | null {
   const { plan, family, designCurrentA, rating } = question;
   const amps = Math.min(
-    ...plan.conductors.map(({ insulationC, engineSpace }) => ampacity({ size: size.size, family, insulationC, engineSpace }).amps),
+    ...plan.conductors.map(
+      ({ insulationC, engineSpace }) => ampacity({ size: size.size, family, insulationC, engineSpace }).amps,
+    ),
   );
   const slack = 1 + 1e-9;
   if (designCurrentA > amps * slack) return { limit: 'ampacity', neededFactor: designCurrentA / amps };

@@ -4,7 +4,13 @@ import type { Motor, MotorCondition } from './motor';
 export type Element =
   | { readonly kind: 'resistor'; readonly a: string; readonly b: string; readonly ohm: number }
   | { readonly kind: 'link'; readonly a: string; readonly b: string }
-  | { readonly kind: 'source'; readonly plus: string; readonly minus: string; readonly emfV: number; readonly ohm: number }
+  | {
+      readonly kind: 'source';
+      readonly plus: string;
+      readonly minus: string;
+      readonly emfV: number;
+      readonly ohm: number;
+    }
   | { readonly kind: 'sink'; readonly plus: string; readonly minus: string; readonly amps: number }
   | {
       readonly kind: 'motor';

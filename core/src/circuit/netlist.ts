@@ -39,7 +39,10 @@ export function everySetting(netlist: Netlist): Setting[] {
       );
     } else if (part.kind === 'float-switch') {
       settings = settings.flatMap((setting) =>
-        (['down', 'up'] as const).map((position) => ({ ...setting, floats: { ...setting.floats, [part.id]: position } })),
+        (['down', 'up'] as const).map((position) => ({
+          ...setting,
+          floats: { ...setting.floats, [part.id]: position },
+        })),
       );
     }
   }

@@ -15,7 +15,15 @@ export const ratingRules: RuleFamily = (facts) => {
   const makerA = facts.circuit.pump.makerFuseA;
   const findings: Finding[] = [];
   const say = (code: string, severity: Severity, message: string, rule: string, source = RULE_SOURCE) =>
-    findings.push({ code, severity, message, rule, source, about: 'fuse', ...withFix(useProposedRating(facts.choices, protection)) });
+    findings.push({
+      code,
+      severity,
+      message,
+      rule,
+      source,
+      about: 'fuse',
+      ...withFix(useProposedRating(facts.choices, protection)),
+    });
 
   if (!protection.answer.found) {
     say(
@@ -44,7 +52,11 @@ export const ratingRules: RuleFamily = (facts) => {
       `The ${ratingA} A rating is below the running current of ${formatAmps(designCurrentA)}: it opens while the pump is working.`,
       'Rating at least the running current.',
     );
-  } else if (ratingA * SLACK < designCurrentA * ratingOverRunning && protection.answer.found && protection.answer.because === 'over-running') {
+  } else if (
+    ratingA * SLACK < designCurrentA * ratingOverRunning &&
+    protection.answer.found &&
+    protection.answer.because === 'over-running'
+  ) {
     say(
       'rating-near-running',
       'caution',
@@ -109,7 +121,15 @@ export const faultRules: RuleFamily = (facts) => {
     const severity = severityOf(opening, limit);
     if (!severity) return;
     const time = openingWords(opening);
-    findings.push({ code: limit.code, severity, message: limit.message(time), rule: limit.rule, source: `${family.name}: ${family.source}`, about: 'fuse', ...fix });
+    findings.push({
+      code: limit.code,
+      severity,
+      message: limit.message(time),
+      rule: limit.rule,
+      source: `${family.name}: ${family.source}`,
+      about: 'fuse',
+      ...fix,
+    });
   };
   judge(protection.lockedRotorOpening, {
     code: 'locked-rotor-slow',

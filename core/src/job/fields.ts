@@ -6,7 +6,6 @@ const positive = (name: string, unit: string, max: number, help: string) =>
     .gt(0, { error: `${name} must be more than 0 ${unit}. ${help}` })
     .max(max, { error: `${name} above ${max} ${unit} is not a bilge-pump circuit. ${help}` });
 
-
 /** Text that every store and export can hold: no NUL, no half of a character pair. */
 const storable = (text: string) => !/[\u0000]|[\uD800-\uDFFF]/u.test(text);
 
@@ -24,7 +23,12 @@ export const freeText = (max: number) =>
  */
 export const jobFields = {
   lengthM: positive('A length', 'm', 100, 'Measure one way along the route the cable takes.'),
-  stubLengthM: positive('The stub before the fuse', 'm', 5, 'Measure along the conductor from the battery post to the fuse.'),
+  stubLengthM: positive(
+    'The stub before the fuse',
+    'm',
+    5,
+    'Measure along the conductor from the battery post to the fuse.',
+  ),
   insulationC: z
     .number({ error: 'The insulation rating must be a number, in °C.' })
     .min(60, { error: 'Insulation below 60 °C has no ampacity in the tables. Read the rating printed on the cable.' })
@@ -34,8 +38,18 @@ export const jobFields = {
     .number({ error: 'Volts must be a number, in V.' })
     .min(9, { error: 'This is a 12 V system: label volts lie between 9 and 16 V.' })
     .max(16, { error: 'This is a 12 V system: label volts lie between 9 and 16 V.' }),
-  openFlowLPerH: positive('Open flow', 'L/h', 60000, 'Read it from the label; check whether it says litres or gallons.'),
-  shutOffHeadM: positive('Shut-off head', 'm', 40, 'Read it from the label or the pump’s curve; check whether it says metres or feet.'),
+  openFlowLPerH: positive(
+    'Open flow',
+    'L/h',
+    60000,
+    'Read it from the label; check whether it says litres or gallons.',
+  ),
+  shutOffHeadM: positive(
+    'Shut-off head',
+    'm',
+    40,
+    'Read it from the label or the pump’s curve; check whether it says metres or feet.',
+  ),
   makerFuseA: positive('The maker’s fuse', 'A', 200, 'Read it from the pump’s label or leaflet.'),
   windingOhm: positive(
     'Winding resistance',

@@ -1,8 +1,14 @@
 import { defaults } from '../reference';
-import type { Pump } from './schema';
+
+/** The figures of a pump that make its motor. */
+interface MotorFigures {
+  readonly currentA?: number | undefined;
+  readonly labelV?: number | undefined;
+  readonly windingOhm?: number | undefined;
+}
 
 /** Why a pump's figures cannot be a motor, or null when they can. Checked wherever a winding was measured. */
-export function motorProblem(pump: Pump): string | null {
+export function motorProblem(pump: MotorFigures): string | null {
   const { windingOhm, currentA } = pump;
   if (windingOhm === undefined || currentA === undefined) return null;
   const labelV = pump.labelV ?? defaults.labelV;

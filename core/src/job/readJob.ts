@@ -23,7 +23,11 @@ export const MAX_JOB_BYTES = 5 * 1024 * 1024;
  */
 export function readJobText(text: string): ReadJob {
   if (utf8Length(text) > MAX_JOB_BYTES) {
-    return refuse('too-large', '$', 'The file is larger than 5 MiB. A job file holds one boat and is a few kilobytes long.');
+    return refuse(
+      'too-large',
+      '$',
+      'The file is larger than 5 MiB. A job file holds one boat and is a few kilobytes long.',
+    );
   }
   let data: unknown;
   try {
@@ -70,7 +74,8 @@ export function problemsOf(error: z.ZodError): JobProblem[] {
 }
 
 function wording(issue: z.core.$ZodIssue): string {
-  const missing = issue.code === 'invalid_type' && issue.input === undefined && /received undefined/.test(issue.message);
+  const missing =
+    issue.code === 'invalid_type' && issue.input === undefined && /received undefined/.test(issue.message);
   return missing ? 'This is missing.' : issue.message;
 }
 

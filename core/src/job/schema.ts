@@ -40,7 +40,9 @@ export const legSchema = z.strictObject({
 });
 
 export const pumpSchema = z.strictObject({
-  currentA: jobFields.currentA.optional().describe('Label or measured amperes. Needed before the circuit can be sized.'),
+  currentA: jobFields.currentA
+    .optional()
+    .describe('Label or measured amperes. Needed before the circuit can be sized.'),
   labelV: jobFields.voltsV.optional().describe('Volts at which the label gives its amperes. Default 12.'),
   openFlowLPerH: jobFields.openFlowLPerH.optional().describe('Flow at zero head.'),
   openFlowV: jobFields.voltsV.optional().describe('Volts at which the label gives its flow. Default 13.6.'),
@@ -71,7 +73,10 @@ export const circuitSchema = z.strictObject({
   name: jobFields.name,
   scheme: z.enum(['three-way-float'], { error: 'This version knows the scheme "three-way-float".' }),
   batteryId: id,
-  manual: z.enum(['latching', 'momentary'], { error: 'Manual is latching or momentary.' }).optional().describe('Default latching.'),
+  manual: z
+    .enum(['latching', 'momentary'], { error: 'Manual is latching or momentary.' })
+    .optional()
+    .describe('Default latching.'),
   source: z
     .strictObject({
       stubLengthM: jobFields.stubLengthM.optional().describe('Battery to fuse along the conductor. Default 0.15 m.'),
@@ -122,7 +127,11 @@ function reportRepeatedIds(items: readonly { readonly id: string }[], list: stri
   const seen = new Set<string>();
   items.forEach((item, index) => {
     if (seen.has(item.id)) {
-      context.addIssue({ code: 'custom', path: [list, index, 'id'], message: `The id "${item.id}" is used twice. Every id is used once.` });
+      context.addIssue({
+        code: 'custom',
+        path: [list, index, 'id'],
+        message: `The id "${item.id}" is used twice. Every id is used once.`,
+      });
     }
     seen.add(item.id);
   });

@@ -16,7 +16,11 @@ const awg = (size: string, areaMm2: number): ConductorSize => ({
   ohmPerKm20C: (resistivityOhmM20C / (areaMm2 * 1e-6)) * 1000,
 });
 
-const metric = (areaMm2: number, ohmPerKm20C: number): ConductorSize => ({ size: `${areaMm2} mm²`, areaMm2, ohmPerKm20C });
+const metric = (areaMm2: number, ohmPerKm20C: number): ConductorSize => ({
+  size: `${areaMm2} mm²`,
+  areaMm2,
+  ohmPerKm20C,
+});
 
 /**
  * Stranded tinned copper. AWG area from d = 0.127 mm × 92^((36−n)/39), resistance

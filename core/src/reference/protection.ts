@@ -68,7 +68,8 @@ export const protectionPlace = {
   maxLengthM: 0.178,
   sheathedM: 1.016,
   fromBatteryM: 1.829,
-  source: '33 CFR 183.455 (7 in, 40 in when sheathed), 183.460 (72 in from the battery); ABYC E-11 alike; ISO 13297 about 200 mm',
+  source:
+    '33 CFR 183.455 (7 in, 40 in when sheathed), 183.460 (72 in from the battery); ABYC E-11 alike; ISO 13297 about 200 mm',
 } as const;
 
 /** A device may be rated at most this multiple of the corrected ampacity. Source: 33 CFR 183.455; ABYC E-11. */

@@ -66,7 +66,12 @@ export interface Scheme {
   /** One sentence: when it is used. */
   readonly summary: string;
   /** Legs the survey asks for, from dry to wet. */
-  readonly legs: readonly { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number }[];
+  readonly legs: readonly {
+    readonly key: LegKey;
+    readonly name: string;
+    readonly role: Role;
+    readonly cores: number;
+  }[];
   plan(circuit: SurveyedCircuit, battery: Battery): Plan;
 }
 

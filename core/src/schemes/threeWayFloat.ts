@@ -99,8 +99,16 @@ export const threeWayFloat: Scheme = {
         { id: 'main-negative', from: { part: 'bus', terminal: 'main' }, to: { part: 'battery', terminal: 'minus' } },
         { id: 'float-lead-1', from: { part: 'joint-float', terminal: 'float' }, to: { part: 'float', terminal: 'a' } },
         { id: 'float-lead-2', from: { part: 'float', terminal: 'b' }, to: { part: 'joint-pump', terminal: 'float' } },
-        { id: 'pump-lead-plus', from: { part: 'joint-pump', terminal: 'pump' }, to: { part: 'pump', terminal: 'plus' } },
-        { id: 'pump-lead-minus', from: { part: 'pump', terminal: 'minus' }, to: { part: 'joint-negative', terminal: 'pump' } },
+        {
+          id: 'pump-lead-plus',
+          from: { part: 'joint-pump', terminal: 'pump' },
+          to: { part: 'pump', terminal: 'plus' },
+        },
+        {
+          id: 'pump-lead-minus',
+          from: { part: 'pump', terminal: 'minus' },
+          to: { part: 'joint-negative', terminal: 'pump' },
+        },
       ],
       ids: { battery: 'battery', fuse: 'fuse', afterFuse: 'feed', pump: 'pump' },
     };

@@ -15,7 +15,8 @@ export function parseQuantity(text: string, key: QuantityKey, system: UnitSystem
   const own = shownUnit(key, system);
   const match = NUMBER_WITH_UNIT.exec(text.trim());
   const accepted = quantity.units.map((unit) => unit.symbol).join(', ');
-  if (!match) return { ok: false, message: `Type a number in ${own.symbol}, such as "3.5". Units understood: ${accepted}.` };
+  if (!match)
+    return { ok: false, message: `Type a number in ${own.symbol}, such as "3.5". Units understood: ${accepted}.` };
   const [, digits = '', suffix = ''] = match;
   const shown = Number(digits.replace(',', '.'));
   if (!Number.isFinite(shown)) return { ok: false, message: `"${digits}" is too large to be a ${quantity.name}.` };
@@ -23,7 +24,10 @@ export function parseQuantity(text: string, key: QuantityKey, system: UnitSystem
   const unit =
     wanted === ''
       ? own
-      : quantity.units.find((candidate) => candidate.symbol.toLowerCase() === wanted || candidate.spellings.includes(wanted));
-  if (!unit) return { ok: false, message: `"${suffix.trim()}" is not a unit of ${quantity.name} here. Use ${accepted}.` };
+      : quantity.units.find(
+          (candidate) => candidate.symbol.toLowerCase() === wanted || candidate.spellings.includes(wanted),
+        );
+  if (!unit)
+    return { ok: false, message: `"${suffix.trim()}" is not a unit of ${quantity.name} here. Use ${accepted}.` };
   return { ok: true, base: fromUnit(shown, unit) };
 }

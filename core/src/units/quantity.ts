@@ -58,10 +58,7 @@ export const quantities = {
   },
   head: {
     name: 'head',
-    units: [
-      unit('m', ['metre', 'metres', 'meter', 'meters'], 1, 1),
-      unit('ft', ['foot', 'feet', "'"], 0.3048, 1),
-    ],
+    units: [unit('m', ['metre', 'metres', 'meter', 'meters'], 1, 1), unit('ft', ['foot', 'feet', "'"], 0.3048, 1)],
     shown: { metric: 'm', us: 'ft' },
   },
   current: {
@@ -76,10 +73,7 @@ export const quantities = {
   },
   resistance: {
     name: 'resistance',
-    units: [
-      unit('Ω', ['ohm', 'ohms', 'r'], 1, 3),
-      unit('mΩ', ['mohm', 'mohms', 'milliohm', 'milliohms'], 0.001, 2),
-    ],
+    units: [unit('Ω', ['ohm', 'ohms', 'r'], 1, 3), unit('mΩ', ['mohm', 'mohms', 'milliohm', 'milliohms'], 0.001, 2)],
     shown: { metric: 'Ω', us: 'Ω' },
   },
   flow: {

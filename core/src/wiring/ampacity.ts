@@ -1,6 +1,9 @@
 import { awgAmpacity, bundlingFactors, metricAmpacity, type AmpacityTable, type CableFamily } from '../reference';
 
-export const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = { awg: awgAmpacity, metric: metricAmpacity };
+export const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = {
+  awg: awgAmpacity,
+  metric: metricAmpacity,
+};
 
 export interface AmpacityConditions {
   readonly size: string;
@@ -32,7 +35,9 @@ export function ampacity(conditions: AmpacityConditions): Ampacity {
   const tableA = table.amps[conditions.size]?.[column];
   const columnC = table.insulationC[column];
   if (tableA === undefined || columnC === undefined) {
-    throw new RangeError(`No ampacity for ${conditions.size} at ${conditions.insulationC} °C in the ${conditions.family} table.`);
+    throw new RangeError(
+      `No ampacity for ${conditions.size} at ${conditions.insulationC} °C in the ${conditions.family} table.`,
+    );
   }
   const engineSpaceFactor = conditions.engineSpace ? (table.engineSpaceFactor[column] ?? null) : 1;
   const bundlingFactor = conditions.bundled === undefined ? 1 : bundlingFactorFor(conditions.bundled);

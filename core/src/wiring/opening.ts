@@ -4,9 +4,7 @@ export type Edge = 'fastest' | 'slowest';
 
 /** How long a device takes to open: seconds, never, or not shown for want of a curve. */
 export type Opening =
-  | { readonly kind: 'opens'; readonly seconds: number }
-  | { readonly kind: 'never' }
-  | { readonly kind: 'not-shown' };
+  { readonly kind: 'opens'; readonly seconds: number } | { readonly kind: 'never' } | { readonly kind: 'not-shown' };
 
 /**
  * Time to open at a steady current, on one edge of the device's window.

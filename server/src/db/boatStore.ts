@@ -18,13 +18,16 @@ export type WriteResult =
   | { readonly kind: 'stale'; readonly current: StoredBoat | null };
 
 export type DeleteResult =
-  | { readonly kind: 'deleted' }
-  | { readonly kind: 'absent' }
-  | { readonly kind: 'stale'; readonly current: StoredBoat };
+  { readonly kind: 'deleted' } | { readonly kind: 'absent' } | { readonly kind: 'stale'; readonly current: StoredBoat };
 
 type Row = typeof boats.$inferSelect;
 
-const stored = ({ id, version, savedAt, job }: Row): StoredBoat => ({ id, version, savedAt: savedAt.toISOString(), job });
+const stored = ({ id, version, savedAt, job }: Row): StoredBoat => ({
+  id,
+  version,
+  savedAt: savedAt.toISOString(),
+  job,
+});
 
 /** The boats of the yard, in the order in which they were added. */
 export class BoatStore {
@@ -71,6 +74,8 @@ export class BoatStore {
 
   private async sameOrStale(id: string, job: Job): Promise<WriteResult> {
     const current = await this.find(id);
-    return current && isDeepStrictEqual(current.job, job) ? { kind: 'unchanged', boat: current } : { kind: 'stale', current };
+    return current && isDeepStrictEqual(current.job, job)
+      ? { kind: 'unchanged', boat: current }
+      : { kind: 'stale', current };
   }
 }

@@ -26,7 +26,8 @@ export function boatRoutes(store: BoatStore): Router {
   router.delete('/:id', async (request, response) => {
     const id = idOf(request);
     const basis = basisOf(request);
-    if (basis.kind === 'new') throw new Problem(400, 'bad-precondition', 'A removal says which version it saw: send If-Match.');
+    if (basis.kind === 'new')
+      throw new Problem(400, 'bad-precondition', 'A removal says which version it saw: send If-Match.');
     const result = await store.remove(id, basis.version);
     if (result.kind === 'stale') throw stale(result.current);
     if (result.kind === 'absent') throw absent();
@@ -56,7 +57,10 @@ function stale(current: StoredBoat | null): Problem {
 
 function idOf(request: Request): string {
   const id = z.uuid().safeParse(request.params['id']);
-  if (!id.success) throw new Problem(400, 'bad-id', 'The id of a boat is a UUID.', { errors: [{ path: '$.id', message: 'Not a UUID.' }] });
+  if (!id.success)
+    throw new Problem(400, 'bad-id', 'The id of a boat is a UUID.', {
+      errors: [{ path: '$.id', message: 'Not a UUID.' }],
+    });
   return id.data.toLowerCase();
 }
 
@@ -66,7 +70,11 @@ function basisOf(request: Request): Basis {
   if (request.get('If-None-Match') === '*') return { kind: 'new' };
   const header = request.get('If-Match');
   if (header === undefined) {
-    throw new Problem(428, 'no-precondition', 'Say which version this is based on: If-Match with its ETag, or If-None-Match: * for a new boat.');
+    throw new Problem(
+      428,
+      'no-precondition',
+      'Say which version this is based on: If-Match with its ETag, or If-None-Match: * for a new boat.',
+    );
   }
   const match = /^"(\d{1,9})"$/.exec(header.trim());
   if (!match) throw new Problem(400, 'bad-precondition', 'If-Match holds one quoted version number, such as "3".');

@@ -35,7 +35,13 @@ export function openApi() {
     info: { title: 'Harbor Latch API', version: String(JOB_VERSION) },
     paths: {
       '/api/health': {
-        get: { summary: 'Readiness, the database included', responses: { 200: { description: 'Ready', content: json(healthSchema) }, 503: { description: 'The database does not answer', content: json(healthSchema) } } },
+        get: {
+          summary: 'Readiness, the database included',
+          responses: {
+            200: { description: 'Ready', content: json(healthSchema) },
+            503: { description: 'The database does not answer', content: json(healthSchema) },
+          },
+        },
       },
       '/api/boats': {
         get: {
@@ -45,7 +51,10 @@ export function openApi() {
       },
       '/api/boats/{id}': {
         parameters: [idParameter],
-        get: { summary: 'One boat', responses: { 200: boat('The boat'), 400: problem('Not a UUID'), 404: problem('No such boat') } },
+        get: {
+          summary: 'One boat',
+          responses: { 200: boat('The boat'), 400: problem('Not a UUID'), 404: problem('No such boat') },
+        },
         put: {
           summary: 'Add or save a boat; repeating it changes nothing',
           parameters: [ifMatch, ifNoneMatch],
@@ -63,7 +72,12 @@ export function openApi() {
         delete: {
           summary: 'Remove a boat',
           parameters: [ifMatch],
-          responses: { 204: { description: 'Removed' }, 404: problem('No such boat'), 412: problem('Changed elsewhere'), 428: problem('No precondition sent') },
+          responses: {
+            204: { description: 'Removed' },
+            404: problem('No such boat'),
+            412: problem('Changed elsewhere'),
+            428: problem('No precondition sent'),
+          },
         },
       },
     },

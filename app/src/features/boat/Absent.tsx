@@ -7,7 +7,15 @@ import { Empty } from '../../ui/Empty';
 import { Screen } from '../../ui/Screen';
 
 /** Stands in while a boat is loading, or says why it is not there. */
-export function Absent({ yard, what, back }: { readonly yard: Yard; readonly what: 'boat' | 'circuit'; readonly back: string }) {
+export function Absent({
+  yard,
+  what,
+  back,
+}: {
+  readonly yard: Yard;
+  readonly what: 'boat' | 'circuit';
+  readonly back: string;
+}) {
   const router = useRouter();
   if (yard.loading) {
     return (
@@ -21,11 +29,19 @@ export function Absent({ yard, what, back }: { readonly yard: Yard; readonly wha
   return (
     <Screen title={`No such ${what}`} back={back}>
       {yard.away ? (
-        <Empty icon="cloud-off-outline" title="The server is away" action={<BigButton onPress={yard.retry}>Try again</BigButton>}>
+        <Empty
+          icon="cloud-off-outline"
+          title="The server is away"
+          action={<BigButton onPress={yard.retry}>Try again</BigButton>}
+        >
           {`This ${what} is not on this device, and the server cannot be reached just now.`}
         </Empty>
       ) : (
-        <Empty icon="help-circle-outline" title={`This ${what} is not here`} action={<BigButton onPress={() => router.navigate('/')}>To the yard</BigButton>}>
+        <Empty
+          icon="help-circle-outline"
+          title={`This ${what} is not here`}
+          action={<BigButton onPress={() => router.navigate('/')}>To the yard</BigButton>}
+        >
           It may have been removed, or the address is mistyped.
         </Empty>
       )}

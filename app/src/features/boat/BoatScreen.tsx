@@ -40,7 +40,10 @@ function Boat({ draft }: { readonly draft: Draft }) {
   const { job } = draft;
   const addCircuit = (name: string) => {
     const circuit = newCircuit(crypto.randomUUID(), name, 'three-way-float', job.batteries[0]?.id ?? '');
-    drafts.replace(draft.id, { ...job, circuits: [...job.circuits, { ...circuit, choices: { family: settings.family } }] });
+    drafts.replace(draft.id, {
+      ...job,
+      circuits: [...job.circuits, { ...circuit, choices: { family: settings.family } }],
+    });
     setNaming(false);
     router.navigate(`/boat/${draft.id}/${circuit.id}/survey`);
   };
@@ -51,12 +54,33 @@ function Boat({ draft }: { readonly draft: Draft }) {
       back="/"
       actions={
         <>
-          <IconButton icon="undo" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Undo the last change" disabled={draft.past.length === 0} onPress={() => drafts.undo(draft.id)} />
-          <IconButton icon="file-export-outline" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Export the job file" onPress={() => exportJob(job)} />
+          <IconButton
+            icon="undo"
+            size={26}
+            style={{ width: 48, height: 48 }}
+            accessibilityLabel="Undo the last change"
+            disabled={draft.past.length === 0}
+            onPress={() => drafts.undo(draft.id)}
+          />
+          <IconButton
+            icon="file-export-outline"
+            size={26}
+            style={{ width: 48, height: 48 }}
+            accessibilityLabel="Export the job file"
+            onPress={() => exportJob(job)}
+          />
         </>
       }
       footer={
-        <View style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line, padding: 10, alignItems: 'center' }}>
+        <View
+          style={{
+            backgroundColor: palette.surface,
+            borderTopWidth: 1,
+            borderColor: palette.line,
+            padding: 10,
+            alignItems: 'center',
+          }}
+        >
           <BigButton icon="plus" onPress={() => setNaming(true)}>
             Add a circuit
           </BigButton>
@@ -78,7 +102,12 @@ function Boat({ draft }: { readonly draft: Draft }) {
           <View style={{ padding: 14, gap: 16 }}>
             <TextField path={['boat', 'name']} label="Name of the boat" needed />
             <TextField path={['boat', 'craft']} label="Craft" />
-            <NumberField path={['boat', 'hullLengthM']} label="Hull length" quantity="length" step={{ metric: 0.1, us: 0.5 }} />
+            <NumberField
+              path={['boat', 'hullLengthM']}
+              label="Hull length"
+              quantity="length"
+              step={{ metric: 0.1, us: 0.5 }}
+            />
             <TextField path={['boat', 'owner']} label="Owner" />
             <TextField path={['boat', 'berth']} label="Berth" />
             <TextField path={['boat', 'note']} label="Note" lines={3} />
@@ -90,7 +119,15 @@ function Boat({ draft }: { readonly draft: Draft }) {
           Remove this boat
         </BigButton>
       </View>
-      {naming ? <NameDialog title="Add a circuit" label="Name of the circuit" action="Add" onName={addCircuit} onClose={() => setNaming(false)} /> : null}
+      {naming ? (
+        <NameDialog
+          title="Add a circuit"
+          label="Name of the circuit"
+          action="Add"
+          onName={addCircuit}
+          onClose={() => setNaming(false)}
+        />
+      ) : null}
     </Screen>
   );
 }
@@ -108,16 +145,42 @@ function Circuits({ draft }: { readonly draft: Draft }) {
   return (
     <Card>
       {assessedOf(job).map((circuit, index) => (
-        <View key={circuit.circuit.id} style={{ flexDirection: 'row', alignItems: 'center', borderTopWidth: index === 0 ? 0 : 1, borderColor: palette.line }}>
+        <View
+          key={circuit.circuit.id}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            borderTopWidth: index === 0 ? 0 : 1,
+            borderColor: palette.line,
+          }}
+        >
           <PressRow
             role="link"
             label={`Circuit ${circuit.circuit.name}`}
-            onPress={() => router.navigate(`/boat/${draft.id}/${circuit.circuit.id}/${circuit.status === 'sized' ? 'size' : 'survey'}`)}
-            style={{ flex: 1, minWidth: 0, padding: 14, paddingRight: 0, flexDirection: 'row', gap: 10, alignItems: 'center' }}
+            onPress={() =>
+              router.navigate(
+                `/boat/${draft.id}/${circuit.circuit.id}/${circuit.status === 'sized' ? 'size' : 'survey'}`,
+              )
+            }
+            style={{
+              flex: 1,
+              minWidth: 0,
+              padding: 14,
+              paddingRight: 0,
+              flexDirection: 'row',
+              gap: 10,
+              alignItems: 'center',
+            }}
           >
             <CircuitLine circuit={circuit} />
           </PressRow>
-          <IconButton icon="delete-outline" size={24} style={{ width: 48, height: 48 }} accessibilityLabel={`Remove circuit ${circuit.circuit.name}`} onPress={() => removeCircuit(circuit.circuit.id, circuit.circuit.name)} />
+          <IconButton
+            icon="delete-outline"
+            size={24}
+            style={{ width: 48, height: 48 }}
+            accessibilityLabel={`Remove circuit ${circuit.circuit.name}`}
+            onPress={() => removeCircuit(circuit.circuit.id, circuit.circuit.name)}
+          />
         </View>
       ))}
     </Card>

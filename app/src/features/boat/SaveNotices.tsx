@@ -9,7 +9,11 @@ export function SaveNotices({ draft }: { readonly draft: Draft }) {
   const { save } = draft;
   if (save.kind === 'refused') {
     return (
-      <Notice tone="stop" icon="alert-octagon" actions={<BigButton onPress={() => drafts.saveAll()}>Try again</BigButton>}>
+      <Notice
+        tone="stop"
+        icon="alert-octagon"
+        actions={<BigButton onPress={() => drafts.saveAll()}>Try again</BigButton>}
+      >
         {`The server did not take this: ${save.message} What you entered is kept on this device.`}
       </Notice>
     );

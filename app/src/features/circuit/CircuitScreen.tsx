@@ -28,11 +28,20 @@ export function CircuitScreen({ station }: { readonly station: Station }) {
   const { boatId, circuitId } = useLocalSearchParams<{ boatId: string; circuitId: string }>();
   const { draft, yard } = useBoat(boatId);
   const index = draft?.job.circuits.findIndex((circuit) => circuit.id === circuitId) ?? -1;
-  if (!draft || index < 0) return <Absent yard={yard} what={draft ? 'circuit' : 'boat'} back={draft ? `/boat/${boatId}` : '/'} />;
+  if (!draft || index < 0)
+    return <Absent yard={yard} what={draft ? 'circuit' : 'boat'} back={draft ? `/boat/${boatId}` : '/'} />;
   return <Circuit key={circuitId} draft={draft} index={index} station={station} />;
 }
 
-function Circuit({ draft, index, station }: { readonly draft: Draft; readonly index: number; readonly station: Station }) {
+function Circuit({
+  draft,
+  index,
+  station,
+}: {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly station: Station;
+}) {
   const { width } = useWindowDimensions();
   const router = useRouter();
   const drafts = useDrafts();
@@ -55,16 +64,33 @@ function Circuit({ draft, index, station }: { readonly draft: Draft; readonly in
     shown === 'survey' ? (
       <SurveyStation draft={draft} index={index} assessed={assessed} />
     ) : (
-      <SizeStation assessed={assessed} selected={selected} onSelect={setSelected} onChoices={choose} onSurvey={() => go('survey')} />
+      <SizeStation
+        assessed={assessed}
+        selected={selected}
+        onSelect={setSelected}
+        onChoices={choose}
+        onSurvey={() => go('survey')}
+      />
     );
-  const drawing = (space: number) => <CircuitDrawing draft={draft} index={index} width={space} selected={selected} onSelect={setSelected} />;
+  const drawing = (space: number) => (
+    <CircuitDrawing draft={draft} index={index} width={space} selected={selected} onSelect={setSelected} />
+  );
   return (
     <Screen
       title={circuit.name}
       under={<SaveStatus draft={draft} />}
       back={`/boat/${draft.id}`}
       scroll={false}
-      actions={<IconButton icon="undo" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Undo the last change" disabled={draft.past.length === 0} onPress={undo} />}
+      actions={
+        <IconButton
+          icon="undo"
+          size={26}
+          style={{ width: 48, height: 48 }}
+          accessibilityLabel="Undo the last change"
+          disabled={draft.past.length === 0}
+          onPress={undo}
+        />
+      }
       footer={wide ? undefined : <StationBar station={station} assessed={assessed} onGo={go} />}
     >
       {wide ? (
@@ -74,7 +100,10 @@ function Circuit({ draft, index, station }: { readonly draft: Draft; readonly in
             {drawing(Math.min(560, width - 200 - 480))}
             <Words kind="small" muted>{`Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
           </ScrollView>
-          <ScrollView style={{ width: 480, flexGrow: 0 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 40 }}>
+          <ScrollView
+            style={{ width: 480, flexGrow: 0 }}
+            contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 40 }}
+          >
             <SaveNotices draft={draft} />
             {page}
           </ScrollView>
@@ -84,10 +113,25 @@ function Circuit({ draft, index, station }: { readonly draft: Draft; readonly in
           <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingBottom: 16 }}>
             {drawing(Math.min(width, 560))}
           </ScrollView>
-          <Inspector assessed={assessed} selected={selected} onClose={() => setSelected(null)} onSize={() => go('size')} />
+          <Inspector
+            assessed={assessed}
+            selected={selected}
+            onClose={() => setSelected(null)}
+            onSize={() => go('size')}
+          />
         </View>
       ) : (
-        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 32, width: '100%', maxWidth: 640, alignSelf: 'center' }}>
+        <ScrollView
+          style={{ flex: 1 }}
+          contentContainerStyle={{
+            padding: 12,
+            gap: 12,
+            paddingBottom: 32,
+            width: '100%',
+            maxWidth: 640,
+            alignSelf: 'center',
+          }}
+        >
           <SaveNotices draft={draft} />
           {page}
         </ScrollView>
@@ -96,7 +140,19 @@ function Circuit({ draft, index, station }: { readonly draft: Draft; readonly in
   );
 }
 
-function CircuitDrawing({ draft, index, width, selected, onSelect }: { readonly draft: Draft; readonly index: number; readonly width: number; readonly selected: string | null; readonly onSelect: (id: string | null) => void }) {
+function CircuitDrawing({
+  draft,
+  index,
+  width,
+  selected,
+  onSelect,
+}: {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly width: number;
+  readonly selected: string | null;
+  readonly onSelect: (id: string | null) => void;
+}) {
   const units = useUnits();
   const diagram = useMemo(() => {
     const circuit = draft.job.circuits[index];
@@ -104,5 +160,13 @@ function CircuitDrawing({ draft, index, width, selected, onSelect }: { readonly 
     return circuit && assessed ? circuitDiagram(assessed, batteryOf(draft.job, circuit), units) : null;
   }, [draft.job, index, units]);
   if (!diagram) return null;
-  return <BandDrawing diagram={diagram} width={width} selected={selected} onSelect={onSelect} label="Drawing of the circuit from source to bilge. Each conductor and part is a button." />;
+  return (
+    <BandDrawing
+      diagram={diagram}
+      width={width}
+      selected={selected}
+      onSelect={onSelect}
+      label="Drawing of the circuit from source to bilge. Each conductor and part is a button."
+    />
+  );
 }

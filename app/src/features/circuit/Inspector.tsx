@@ -12,28 +12,60 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** What was touched in the drawing, in words, at the foot of a phone. */
-export function Inspector({ assessed, selected, onClose, onSize }: { readonly assessed: AssessedCircuit; readonly selected: string | null; readonly onClose: () => void; readonly onSize: () => void }) {
+export function Inspector({
+  assessed,
+  selected,
+  onClose,
+  onSize,
+}: {
+  readonly assessed: AssessedCircuit;
+  readonly selected: string | null;
+  readonly onClose: () => void;
+  readonly onSize: () => void;
+}) {
   const palette = usePalette();
   const units = useUnits();
   const about = selected === null ? null : describe(assessed, selected, units);
   return (
-    <View role="status" style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line, paddingHorizontal: 14, paddingVertical: 10, gap: 6 }}>
+    <View
+      role="status"
+      style={{
+        backgroundColor: palette.surface,
+        borderTopWidth: 1,
+        borderColor: palette.line,
+        paddingHorizontal: 14,
+        paddingVertical: 10,
+        gap: 6,
+      }}
+    >
       {about === null ? (
-        <Words muted>{`Touch a conductor or a part. Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
+        <Words
+          muted
+        >{`Touch a conductor or a part. Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
       ) : (
         <>
           <View style={{ flexDirection: 'row', alignItems: 'center' }}>
             <Words kind="heading" level={2} style={{ flex: 1, minWidth: 0 }} numberOfLines={1}>
               {about.title}
             </Words>
-            <IconButton icon="close" size={22} style={{ width: 48, height: 48, margin: -6 }} accessibilityLabel="Close" onPress={onClose} />
+            <IconButton
+              icon="close"
+              size={22}
+              style={{ width: 48, height: 48, margin: -6 }}
+              accessibilityLabel="Close"
+              onPress={onClose}
+            />
           </View>
           {about.lines.map((line) => (
             <Words key={line}>{line}</Words>
           ))}
           {about.findings.map((finding) => (
             <View key={finding.code} style={{ flexDirection: 'row', gap: 8 }}>
-              <Icon name={standingLook[finding.severity].icon} size={20} color={palette[standingLook[finding.severity].ink]} />
+              <Icon
+                name={standingLook[finding.severity].icon}
+                size={20}
+                color={palette[standingLook[finding.severity].ink]}
+              />
               <Words kind="small" style={{ flex: 1, minWidth: 0 }}>
                 {finding.message}
               </Words>
@@ -53,7 +85,8 @@ export function Inspector({ assessed, selected, onClose, onSize }: { readonly as
 }
 
 function describe(assessed: AssessedCircuit, id: string, units: UnitSystem) {
-  if (assessed.status === 'incomplete') return { title: 'Not sized yet', lines: ['Finish the survey to see figures here.'], findings: [] };
+  if (assessed.status === 'incomplete')
+    return { title: 'Not sized yet', lines: ['Finish the survey to see figures here.'], findings: [] };
   const findings = assessed.findings.filter((finding) => finding.about === id);
   const conductor = assessed.facts.conductors.find((candidate) => candidate.planned.id === id);
   if (conductor) {

@@ -28,7 +28,11 @@ interface StationsProps {
 export function StationBar({ station, assessed, onGo }: StationsProps) {
   const palette = usePalette();
   return (
-    <View role="navigation" aria-label="Stations" style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line }}>
+    <View
+      role="navigation"
+      aria-label="Stations"
+      style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line }}
+    >
       <View role="tablist" style={{ flexDirection: 'row' }}>
         {[survey, size, drawing].map((look) => (
           <PressRow
@@ -37,10 +41,21 @@ export function StationBar({ station, assessed, onGo }: StationsProps) {
             selected={look.key === station}
             label={look.name}
             onPress={() => onGo(look.key)}
-            style={{ flex: 1, minHeight: 62, alignItems: 'center', justifyContent: 'center', borderTopWidth: 3, borderColor: look.key === station ? palette.accent : palette.surface }}
+            style={{
+              flex: 1,
+              minHeight: 62,
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderTopWidth: 3,
+              borderColor: look.key === station ? palette.accent : palette.surface,
+            }}
           >
             <StationIcon look={look} assessed={assessed} taken={look.key === station} />
-            <Words kind="small" color={look.key === station ? palette.accent : palette.text} style={{ fontFamily: fonts.medium }}>
+            <Words
+              kind="small"
+              color={look.key === station ? palette.accent : palette.text}
+              style={{ fontFamily: fonts.medium }}
+            >
               {look.name}
             </Words>
           </PressRow>
@@ -54,7 +69,17 @@ export function StationBar({ station, assessed, onGo }: StationsProps) {
 export function StationRail({ station, assessed, onGo }: StationsProps) {
   const palette = usePalette();
   return (
-    <View role="navigation" aria-label="Stations" style={{ width: 180, padding: 12, backgroundColor: palette.surface, borderRightWidth: 1, borderColor: palette.line }}>
+    <View
+      role="navigation"
+      aria-label="Stations"
+      style={{
+        width: 180,
+        padding: 12,
+        backgroundColor: palette.surface,
+        borderRightWidth: 1,
+        borderColor: palette.line,
+      }}
+    >
       <View role="tablist" aria-orientation="vertical" style={{ gap: 6 }}>
         {[survey, size].map((look) => (
           <PressRow
@@ -63,7 +88,14 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
             selected={look.key === station}
             label={look.name}
             onPress={() => onGo(look.key)}
-            style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 12, borderRadius: 10, backgroundColor: look.key === station ? palette.accentSoft : palette.surface }}
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              gap: 10,
+              paddingHorizontal: 12,
+              borderRadius: 10,
+              backgroundColor: look.key === station ? palette.accentSoft : palette.surface,
+            }}
           >
             <StationIcon look={look} assessed={assessed} taken={look.key === station} />
             <Words style={{ fontFamily: fonts.medium }}>{look.name}</Words>
@@ -74,10 +106,21 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
   );
 }
 
-function StationIcon({ look, assessed, taken }: { readonly look: StationLook; readonly assessed: AssessedCircuit; readonly taken: boolean }) {
+function StationIcon({
+  look,
+  assessed,
+  taken,
+}: {
+  readonly look: StationLook;
+  readonly assessed: AssessedCircuit;
+  readonly taken: boolean;
+}) {
   const palette = usePalette();
   const standing = standingOf(assessed);
-  const open = look.key === 'survey' ? standing === 'incomplete' : look.key === 'size' && (standing === 'stop' || standing === 'caution');
+  const open =
+    look.key === 'survey'
+      ? standing === 'incomplete'
+      : look.key === 'size' && (standing === 'stop' || standing === 'caution');
   const mark = standingLook[standing];
   return (
     <View>

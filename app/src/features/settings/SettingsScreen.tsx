@@ -27,14 +27,32 @@ export function SettingsScreen() {
     <Screen title="Settings" back="/">
       <Card>
         <View style={{ padding: 14, gap: 20 }}>
-          <Setting title="Units" under="Every field also takes the other system: touch its unit, or type it after the number.">
-            <ChoiceRow label="Units" choices={units} value={settings.units} onChoose={(value) => change({ units: value })} />
+          <Setting
+            title="Units"
+            under="Every field also takes the other system: touch its unit, or type it after the number."
+          >
+            <ChoiceRow
+              label="Units"
+              choices={units}
+              value={settings.units}
+              onChoose={(value) => change({ units: value })}
+            />
           </Setting>
           <Setting title="Cable sizes of new circuits" under="Each circuit can be changed on its own.">
-            <ChoiceRow label="Cable sizes of new circuits" choices={families} value={settings.family} onChoose={(value) => change({ family: value })} />
+            <ChoiceRow
+              label="Cable sizes of new circuits"
+              choices={families}
+              value={settings.family}
+              onChoose={(value) => change({ family: value })}
+            />
           </Setting>
           <Setting title="Light or dark" under="Light for sunlight, dark for the bilge at night.">
-            <ChoiceRow label="Light or dark" choices={themes} value={settings.theme} onChoose={(value) => change({ theme: value })} />
+            <ChoiceRow
+              label="Light or dark"
+              choices={themes}
+              value={settings.theme}
+              onChoose={(value) => change({ theme: value })}
+            />
           </Setting>
         </View>
       </Card>
@@ -45,7 +63,15 @@ export function SettingsScreen() {
   );
 }
 
-function Setting({ title, under, children }: { readonly title: string; readonly under: string; readonly children: React.ReactNode }) {
+function Setting({
+  title,
+  under,
+  children,
+}: {
+  readonly title: string;
+  readonly under: string;
+  readonly children: React.ReactNode;
+}) {
   return (
     <View style={{ gap: 6 }}>
       <Words kind="strong" level={2}>

@@ -19,10 +19,16 @@ export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
   return (
     <Card>
       <View style={{ padding: 16, gap: 12 }}>
-        <StandingBadge standing={standing} word={standing === 'good' ? 'Good' : `${standing === 'stop' ? 'Stop' : 'Caution'}: ${worst} to solve`} />
+        <StandingBadge
+          standing={standing}
+          word={standing === 'good' ? 'Good' : `${standing === 'stop' ? 'Stop' : 'Caution'}: ${worst} to solve`}
+        />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 24, rowGap: 8 }}>
           <Figure name="Conductors" value={sizesInWords(facts)} />
-          <Figure name={protectionFamilies[facts.protection.kind].name.replace(/^./, (letter) => letter.toUpperCase())} value={`${facts.protection.ratingA}\u00a0A`} />
+          <Figure
+            name={protectionFamilies[facts.protection.kind].name.replace(/^./, (letter) => letter.toUpperCase())}
+            value={`${facts.protection.ratingA}\u00a0A`}
+          />
           {rated ? <Figure name="At the pump from 12.0 V" value={formatVolts(rated.pumpV)} /> : null}
         </View>
         <DropGauge percent={facts.dropPercent} allowed={dropSchools[facts.dropSchool].percent} volts={facts.dropV} />
@@ -48,15 +54,51 @@ function Figure({ name, value }: { readonly name: string; readonly value: string
 }
 
 /** How much of the allowed drop is used, as a bar and in words. */
-function DropGauge({ percent, allowed, volts }: { readonly percent: number; readonly allowed: number; readonly volts: number }) {
+function DropGauge({
+  percent,
+  allowed,
+  volts,
+}: {
+  readonly percent: number;
+  readonly allowed: number;
+  readonly volts: number;
+}) {
   const palette = usePalette();
   const over = percent > allowed * (1 + 1e-9);
   const scale = Math.max(allowed * 1.25, percent * 1.05);
   return (
     <View style={{ gap: 6 }}>
-      <View aria-hidden style={{ height: 12, borderRadius: 6, backgroundColor: palette.raised, borderWidth: 1, borderColor: palette.line, overflow: 'hidden' }}>
-        <View style={{ position: 'absolute', left: 0, top: 0, bottom: 0, width: `${(100 * percent) / scale}%`, backgroundColor: over ? palette.stop : palette.good }} />
-        <View style={{ position: 'absolute', top: 0, bottom: 0, left: `${(100 * allowed) / scale}%`, width: 3, backgroundColor: palette.text }} />
+      <View
+        aria-hidden
+        style={{
+          height: 12,
+          borderRadius: 6,
+          backgroundColor: palette.raised,
+          borderWidth: 1,
+          borderColor: palette.line,
+          overflow: 'hidden',
+        }}
+      >
+        <View
+          style={{
+            position: 'absolute',
+            left: 0,
+            top: 0,
+            bottom: 0,
+            width: `${(100 * percent) / scale}%`,
+            backgroundColor: over ? palette.stop : palette.good,
+          }}
+        />
+        <View
+          style={{
+            position: 'absolute',
+            top: 0,
+            bottom: 0,
+            left: `${(100 * allowed) / scale}%`,
+            width: 3,
+            backgroundColor: palette.text,
+          }}
+        />
       </View>
       <Words kind="small">
         {`Conductors lose ${formatVolts(volts)}, ${formatPercent(percent)} of 12 V. ${over ? 'More than' : 'Within'} the ${allowed}\u00a0% allowed.`}

@@ -30,7 +30,12 @@ export function ConductorRow({
   const { planned } = conductor;
   return (
     <View style={{ borderTopWidth: 1, borderColor: palette.line }}>
-      <PressRow onPress={onToggle} expanded={open} label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`} style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}>
+      <PressRow
+        onPress={onToggle}
+        expanded={open}
+        label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}
+      >
         <Swatch conductor={conductor} />
         <View style={{ flex: 1, minWidth: 0 }}>
           <Words kind="strong">{planned.name}</Words>
@@ -63,7 +68,18 @@ function Swatch({ conductor }: { readonly conductor: ConductorFacts }) {
   const palette = usePalette();
   const { base, stripe } = conductor.planned.colour;
   return (
-    <View aria-hidden style={{ width: 14, height: 44, borderRadius: 4, borderWidth: 1, borderColor: palette.muted, backgroundColor: insulation[base], alignItems: 'center' }}>
+    <View
+      aria-hidden
+      style={{
+        width: 14,
+        height: 44,
+        borderRadius: 4,
+        borderWidth: 1,
+        borderColor: palette.muted,
+        backgroundColor: insulation[base],
+        alignItems: 'center',
+      }}
+    >
       {stripe ? <View style={{ width: 4, height: '100%', backgroundColor: insulation[stripe] }} /> : null}
     </View>
   );
@@ -92,7 +108,13 @@ function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts })
   );
 }
 
-function SizeChoice({ conductor, onSize }: { readonly conductor: ConductorFacts; readonly onSize: (size: string | null) => void }) {
+function SizeChoice({
+  conductor,
+  onSize,
+}: {
+  readonly conductor: ConductorFacts;
+  readonly onSize: (size: string | null) => void;
+}) {
   const choices = conductorSizes[conductor.family].map(({ size }) => ({
     value: size,
     label: size === conductor.proposedSize ? `${size}, proposed` : size,
@@ -102,7 +124,12 @@ function SizeChoice({ conductor, onSize }: { readonly conductor: ConductorFacts;
       <Words kind="small" muted>
         Choose another size and the findings judge it.
       </Words>
-      <ChoiceRow label={`Size of the ${conductor.planned.name.toLowerCase()}`} choices={choices} value={conductor.size} onChoose={(size) => onSize(size === conductor.proposedSize ? null : size)} />
+      <ChoiceRow
+        label={`Size of the ${conductor.planned.name.toLowerCase()}`}
+        choices={choices}
+        value={conductor.size}
+        onChoose={(size) => onSize(size === conductor.proposedSize ? null : size)}
+      />
     </View>
   );
 }

@@ -7,12 +7,29 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** A finding with its numbers, its rule and source, and the fix where there is one. */
-export function FindingCard({ finding, onFix }: { readonly finding: Finding; readonly onFix: (finding: Finding) => void }) {
+export function FindingCard({
+  finding,
+  onFix,
+}: {
+  readonly finding: Finding;
+  readonly onFix: (finding: Finding) => void;
+}) {
   const palette = usePalette();
   const look = standingLook[finding.severity];
   const ink = palette[look.ink];
   return (
-    <View style={{ backgroundColor: palette.surface, borderRadius: 14, borderWidth: 1, borderColor: palette.line, borderLeftWidth: 6, borderLeftColor: ink, padding: 14, gap: 8 }}>
+    <View
+      style={{
+        backgroundColor: palette.surface,
+        borderRadius: 14,
+        borderWidth: 1,
+        borderColor: palette.line,
+        borderLeftWidth: 6,
+        borderLeftColor: ink,
+        padding: 14,
+        gap: 8,
+      }}
+    >
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
         <Icon name={look.icon} color={ink} />
         <Words kind="strong" color={ink} level={3}>

@@ -17,7 +17,13 @@ export interface ProtectionChoice {
 }
 
 /** The fuse or breaker with its chain of reasons, and the choice of another. */
-export function FuseCard({ assessed, onChoose }: { readonly assessed: Sized; readonly onChoose: (choice: ProtectionChoice) => void }) {
+export function FuseCard({
+  assessed,
+  onChoose,
+}: {
+  readonly assessed: Sized;
+  readonly onChoose: (choice: ProtectionChoice) => void;
+}) {
   const palette = usePalette();
   const { facts, findings } = assessed;
   const { protection } = facts;
@@ -55,14 +61,22 @@ export function FuseCard({ assessed, onChoose }: { readonly assessed: Sized; rea
         <ChoiceRow
           label="Kind of protection"
           value={protection.kind}
-          choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((kind) => ({ value: kind, label: protectionFamilies[kind].name }))}
+          choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((kind) => ({
+            value: kind,
+            label: protectionFamilies[kind].name,
+          }))}
           onChoose={(kind: ProtectionKind) => onChoose({ kind, ratingA: null })}
         />
         <ChoiceRow
           label="Rating"
           value={String(protection.ratingA)}
-          choices={ratings.map((ratingA) => ({ value: String(ratingA), label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}` }))}
-          onChoose={(ratingA) => onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })}
+          choices={ratings.map((ratingA) => ({
+            value: String(ratingA),
+            label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,
+          }))}
+          onChoose={(ratingA) =>
+            onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })
+          }
         />
       </View>
     </Card>

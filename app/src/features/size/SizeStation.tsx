@@ -27,7 +27,11 @@ export interface SizeStationProps {
 export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey }: SizeStationProps) {
   if (assessed.status === 'incomplete') {
     return (
-      <Empty icon="progress-pencil" title="Not enough measured yet" action={<BigButton onPress={onSurvey}>Go to the survey</BigButton>}>
+      <Empty
+        icon="progress-pencil"
+        title="Not enough measured yet"
+        action={<BigButton onPress={onSurvey}>Go to the survey</BigButton>}
+      >
         {`Still needed: ${assessed.needs.map((need) => `${need.label.toLowerCase()} (${need.why})`).join('; ')}.`}
       </Empty>
     );
@@ -36,10 +40,16 @@ export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey 
   const { choices } = facts;
   const chooseSize = (id: string, size: string | null) => {
     const { [id]: _before, ...others } = choices.conductors ?? {};
-    onChoices({ ...choices, conductors: size === null ? others : { ...others, [id]: size } }, size === null ? 'Back to the proposed size' : `Chosen: ${size}`);
+    onChoices(
+      { ...choices, conductors: size === null ? others : { ...others, [id]: size } },
+      size === null ? 'Back to the proposed size' : `Chosen: ${size}`,
+    );
   };
   const chooseProtection = ({ kind, ratingA }: ProtectionChoice) =>
-    onChoices({ ...choices, protection: { kind, ...(ratingA === null ? {} : { ratingA }) } }, ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`);
+    onChoices(
+      { ...choices, protection: { kind, ...(ratingA === null ? {} : { ratingA }) } },
+      ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`,
+    );
   const fix = ({ fix: found }: Finding) => {
     if (found) onChoices(found.choices, `Done: ${found.label}`);
   };
@@ -65,7 +75,14 @@ export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey 
         {facts.conductors.map((conductor) => {
           const { id } = conductor.planned;
           return (
-            <ConductorRow key={id} facts={facts} conductor={conductor} open={selected === id} onToggle={() => onSelect(selected === id ? null : id)} onSize={(size) => chooseSize(id, size)} />
+            <ConductorRow
+              key={id}
+              facts={facts}
+              conductor={conductor}
+              open={selected === id}
+              onToggle={() => onSelect(selected === id ? null : id)}
+              onSize={(size) => chooseSize(id, size)}
+            />
           );
         })}
       </Card>

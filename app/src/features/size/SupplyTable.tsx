@@ -29,7 +29,11 @@ export function SupplyTable({ facts }: { readonly facts: CircuitFacts }) {
             ))}
           </View>
           {facts.supplies.map((row) => (
-            <View key={row.supplyV} role="row" style={{ flexDirection: 'row', paddingVertical: 8, borderTopWidth: 1, borderColor: palette.line }}>
+            <View
+              key={row.supplyV}
+              role="row"
+              style={{ flexDirection: 'row', paddingVertical: 8, borderTopWidth: 1, borderColor: palette.line }}
+            >
               <Cell strong>{`${row.supplyV.toFixed(1)}\u00a0V`}</Cell>
               <Cell>{formatVolts(row.pumpV)}</Cell>
               <Cell>{formatAmps(row.pumpA)}</Cell>
@@ -51,7 +55,9 @@ export function SupplyTable({ facts }: { readonly facts: CircuitFacts }) {
 function Cell({ children, strong = false }: { readonly children: string; readonly strong?: boolean }) {
   return (
     <View role="cell" style={{ flex: 1, minWidth: 0 }}>
-      <Words style={{ fontVariant: ['tabular-nums'], fontFamily: strong ? fonts.bold : fonts.regular, fontSize: 15 }}>{children}</Words>
+      <Words style={{ fontVariant: ['tabular-nums'], fontFamily: strong ? fonts.bold : fonts.regular, fontSize: 15 }}>
+        {children}
+      </Words>
     </View>
   );
 }

@@ -31,7 +31,12 @@ export function ChoiceField<V extends string | number | boolean>({
           </Words>
         ) : null}
       </View>
-      <ChoiceRow label={label} choices={rows} value={String(value)} onChoose={(chosen) => field.take(choices.find((choice) => String(choice.value) === chosen)?.value)} />
+      <ChoiceRow
+        label={label}
+        choices={rows}
+        value={String(value)}
+        onChoose={(chosen) => field.take(choices.find((choice) => String(choice.value) === chosen)?.value)}
+      />
       {guide === undefined ? null : (
         <Words kind="small" muted>
           {guide}

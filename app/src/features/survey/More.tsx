@@ -6,12 +6,33 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** What has a sensible default: summed up in a line, opened to change it. */
-export function More({ title, summary, children }: { readonly title: string; readonly summary: string; readonly children: ReactNode }) {
+export function More({
+  title,
+  summary,
+  children,
+}: {
+  readonly title: string;
+  readonly summary: string;
+  readonly children: ReactNode;
+}) {
   const palette = usePalette();
   const [open, setOpen] = useState(false);
   return (
-    <View style={{ marginHorizontal: -14, marginBottom: -14, borderTopWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}>
-      <PressRow onPress={() => setOpen(!open)} expanded={open} label={`${title}: ${summary}`} style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 14, paddingVertical: 8 }}>
+    <View
+      style={{
+        marginHorizontal: -14,
+        marginBottom: -14,
+        borderTopWidth: 1,
+        borderColor: palette.line,
+        backgroundColor: palette.raised,
+      }}
+    >
+      <PressRow
+        onPress={() => setOpen(!open)}
+        expanded={open}
+        label={`${title}: ${summary}`}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 14, paddingVertical: 8 }}
+      >
         <View style={{ flex: 1, minWidth: 0 }}>
           <Words kind="strong">{title}</Words>
           <Words kind="small" muted>

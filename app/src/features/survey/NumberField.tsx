@@ -1,4 +1,12 @@
-import { fromUnit, parseQuantity, plainNumber, shownUnit, toUnit, type QuantityKey, type UnitSystem } from '@harbor-latch/core/units/index';
+import {
+  fromUnit,
+  parseQuantity,
+  plainNumber,
+  shownUnit,
+  toUnit,
+  type QuantityKey,
+  type UnitSystem,
+} from '@harbor-latch/core/units/index';
 import { useEffect, useState } from 'react';
 import { Controller, useFormContext } from 'react-hook-form';
 import { Pressable, TextInput, View } from 'react-native';
@@ -52,7 +60,13 @@ export function NumberField(props: NumberFieldProps) {
           store(text, quantity, units, field);
         };
         const step = (sign: number) => {
-          const next = stepped({ sign, by: props.step[units], base: typeof field.value === 'number' ? field.value : props.assumed, quantity, units });
+          const next = stepped({
+            sign,
+            by: props.step[units],
+            base: typeof field.value === 'number' ? field.value : props.assumed,
+            quantity,
+            units,
+          });
           enter(next);
         };
         const otherUnits: UnitSystem = units === 'metric' ? 'us' : 'metric';
@@ -63,7 +77,15 @@ export function NumberField(props: NumberFieldProps) {
         return (
           <FieldFrame {...props} entered={field.value !== undefined} error={fieldState.error?.message} units={units}>
             <StepButton icon="minus" label={`Less ${props.label}`} onPress={() => step(-1)} />
-            <Entry {...props} text={form.value} onText={enter} onBlur={form.onBlur} units={units} onUnits={switchUnits} invalid={fieldState.error !== undefined} />
+            <Entry
+              {...props}
+              text={form.value}
+              onText={enter}
+              onBlur={form.onBlur}
+              units={units}
+              onUnits={switchUnits}
+              invalid={fieldState.error !== undefined}
+            />
             <StepButton icon="plus" label={`More ${props.label}`} onPress={() => step(1)} />
           </FieldFrame>
         );
@@ -116,9 +138,15 @@ function FieldFrame({
   error,
   guide,
   children,
-}: NumberFieldProps & { readonly entered: boolean; readonly error: string | undefined; readonly units: UnitSystem; readonly children: React.ReactNode }) {
+}: NumberFieldProps & {
+  readonly entered: boolean;
+  readonly error: string | undefined;
+  readonly units: UnitSystem;
+  readonly children: React.ReactNode;
+}) {
   const palette = usePalette();
-  const tag = error !== undefined || entered ? null : needed ? 'needed' : assumed === undefined ? 'not entered' : 'default';
+  const tag =
+    error !== undefined || entered ? null : needed ? 'needed' : assumed === undefined ? 'not entered' : 'default';
   return (
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 }}>
@@ -126,7 +154,11 @@ function FieldFrame({
           {label}
         </Words>
         {tag === null ? null : (
-          <Words kind="small" color={needed ? palette.caution : palette.muted} style={needed ? { fontFamily: fonts.medium } : null}>
+          <Words
+            kind="small"
+            color={needed ? palette.caution : palette.muted}
+            style={needed ? { fontFamily: fonts.medium } : null}
+          >
             {tag}
           </Words>
         )}
@@ -186,10 +218,24 @@ function Entry({ label, quantity, assumed, text, onText, onBlur, units, onUnits,
         placeholderTextColor={palette.muted}
         inputMode="decimal"
         selectTextOnFocus
-        style={{ flex: 1, minWidth: 0, height: 48, paddingLeft: 14, fontFamily: fonts.bold, fontSize: 20, color: palette.text, fontVariant: ['tabular-nums'] }}
+        style={{
+          flex: 1,
+          minWidth: 0,
+          height: 48,
+          paddingLeft: 14,
+          fontFamily: fonts.bold,
+          fontSize: 20,
+          color: palette.text,
+          fontVariant: ['tabular-nums'],
+        }}
       />
       {canSwitch ? (
-        <Pressable role="button" aria-label={`${label}: unit ${unit.symbol}, change`} onPress={onUnits} style={{ minWidth: 52, height: 48, alignItems: 'center', justifyContent: 'center' }}>
+        <Pressable
+          role="button"
+          aria-label={`${label}: unit ${unit.symbol}, change`}
+          onPress={onUnits}
+          style={{ minWidth: 52, height: 48, alignItems: 'center', justifyContent: 'center' }}
+        >
           <Words color={palette.accent} style={{ fontFamily: fonts.medium }}>
             {unit.symbol}
           </Words>
@@ -203,7 +249,15 @@ function Entry({ label, quantity, assumed, text, onText, onBlur, units, onUnits,
   );
 }
 
-function StepButton({ icon, label, onPress }: { readonly icon: 'minus' | 'plus'; readonly label: string; readonly onPress: () => void }) {
+function StepButton({
+  icon,
+  label,
+  onPress,
+}: {
+  readonly icon: 'minus' | 'plus';
+  readonly label: string;
+  readonly onPress: () => void;
+}) {
   const palette = usePalette();
   return (
     <Pressable

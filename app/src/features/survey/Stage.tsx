@@ -47,7 +47,16 @@ export function Stage({
 
 function Insulated({ colour, casing }: { readonly colour: ConductorColour; readonly casing: string }) {
   return (
-    <View style={{ width: 8, height: '100%', backgroundColor: insulation[colour.base], borderColor: casing, borderWidth: 1, alignItems: 'center' }}>
+    <View
+      style={{
+        width: 8,
+        height: '100%',
+        backgroundColor: insulation[colour.base],
+        borderColor: casing,
+        borderWidth: 1,
+        alignItems: 'center',
+      }}
+    >
       {colour.stripe ? <View style={{ width: 2, height: '100%', backgroundColor: insulation[colour.stripe] }} /> : null}
     </View>
   );

@@ -6,7 +6,17 @@ import { Words } from '../../ui/Words';
 import { useField } from './FieldContext';
 
 /** A text of the job; left empty it is not entered, unless it must have one. */
-export function TextField({ path, label, needed = false, lines = 1 }: { readonly path: JobPath; readonly label: string; readonly needed?: boolean; readonly lines?: number }) {
+export function TextField({
+  path,
+  label,
+  needed = false,
+  lines = 1,
+}: {
+  readonly path: JobPath;
+  readonly label: string;
+  readonly needed?: boolean;
+  readonly lines?: number;
+}) {
   const field = useField(path);
   const palette = usePalette();
   const { control } = useFormContext<Record<string, string>>();

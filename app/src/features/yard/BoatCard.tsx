@@ -20,10 +20,19 @@ export function BoatCard({ draft }: { readonly draft: Draft }) {
   const palette = usePalette();
   const { boat } = draft.job;
   const assessed = assessedOf(draft.job);
-  const craft = [boat.craft, boat.hullLengthM === undefined ? undefined : formatQuantity(boat.hullLengthM, 'length', units, 1), boat.berth];
+  const craft = [
+    boat.craft,
+    boat.hullLengthM === undefined ? undefined : formatQuantity(boat.hullLengthM, 'length', units, 1),
+    boat.berth,
+  ];
   return (
     <Card>
-      <PressRow role="link" label={`Boat ${boat.name}`} onPress={() => router.navigate(`/boat/${draft.id}`)} style={{ padding: 14, flexDirection: 'row', gap: 10 }}>
+      <PressRow
+        role="link"
+        label={`Boat ${boat.name}`}
+        onPress={() => router.navigate(`/boat/${draft.id}`)}
+        style={{ padding: 14, flexDirection: 'row', gap: 10 }}
+      >
         <View style={{ flex: 1, minWidth: 0, gap: 2 }}>
           <Words kind="heading" level={2} numberOfLines={2}>
             {boat.name}
@@ -39,8 +48,18 @@ export function BoatCard({ draft }: { readonly draft: Draft }) {
           key={circuit.circuit.id}
           role="link"
           label={`Circuit ${circuit.circuit.name} of ${boat.name}`}
-          onPress={() => router.navigate(`/boat/${draft.id}/${circuit.circuit.id}/${circuit.status === 'sized' ? 'size' : 'survey'}`)}
-          style={{ paddingVertical: 10, paddingHorizontal: 14, flexDirection: 'row', gap: 10, alignItems: 'center', borderTopWidth: 1, borderColor: palette.line }}
+          onPress={() =>
+            router.navigate(`/boat/${draft.id}/${circuit.circuit.id}/${circuit.status === 'sized' ? 'size' : 'survey'}`)
+          }
+          style={{
+            paddingVertical: 10,
+            paddingHorizontal: 14,
+            flexDirection: 'row',
+            gap: 10,
+            alignItems: 'center',
+            borderTopWidth: 1,
+            borderColor: palette.line,
+          }}
         >
           <CircuitLine circuit={circuit} />
         </PressRow>
@@ -76,6 +95,7 @@ function worstInWords(circuit: AssessedCircuit): string {
   }
   const [worst] = bySeverity(circuit.findings).filter((finding) => finding.severity !== 'note');
   const { facts } = circuit;
-  if (!worst) return `Good: ${facts.conductors[0]?.size ?? ''}, ${facts.protection.ratingA} A, ${facts.dropPercent.toFixed(1)} % drop`;
+  if (!worst)
+    return `Good: ${facts.conductors[0]?.size ?? ''}, ${facts.protection.ratingA} A, ${facts.dropPercent.toFixed(1)} % drop`;
   return `${standingLook[worst.severity].word}: ${worst.message}`;
 }

@@ -36,9 +36,27 @@ export function YardScreen() {
           Harbor Latch
         </Words>
       }
-      actions={<IconButton icon="cog-outline" size={26} style={{ width: 48, height: 48 }} accessibilityLabel="Settings" onPress={() => router.navigate('/settings')} />}
+      actions={
+        <IconButton
+          icon="cog-outline"
+          size={26}
+          style={{ width: 48, height: 48 }}
+          accessibilityLabel="Settings"
+          onPress={() => router.navigate('/settings')}
+        />
+      }
       footer={
-        <View style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line, padding: 10, flexDirection: 'row', justifyContent: 'center', gap: 10 }}>
+        <View
+          style={{
+            backgroundColor: palette.surface,
+            borderTopWidth: 1,
+            borderColor: palette.line,
+            padding: 10,
+            flexDirection: 'row',
+            justifyContent: 'center',
+            gap: 10,
+          }}
+        >
           <BigButton icon="plus" onPress={() => setNaming(true)}>
             Add a boat
           </BigButton>
@@ -49,12 +67,24 @@ export function YardScreen() {
       }
     >
       {yard.away ? (
-        <Notice tone="caution" icon="cloud-off-outline" actions={<BigButton mode="outlined" onPress={yard.retry}>Try again</BigButton>}>
-          {yard.boats.length > 0 ? 'The server is away. You see what this device holds; changes are kept here and saved later.' : 'The server is away, and this device holds no boats yet.'}
+        <Notice
+          tone="caution"
+          icon="cloud-off-outline"
+          actions={
+            <BigButton mode="outlined" onPress={yard.retry}>
+              Try again
+            </BigButton>
+          }
+        >
+          {yard.boats.length > 0
+            ? 'The server is away. You see what this device holds; changes are kept here and saved later.'
+            : 'The server is away, and this device holds no boats yet.'}
         </Notice>
       ) : null}
       <ImportNotice importing={importing} />
-      {yard.loading && yard.boats.length === 0 ? <ActivityIndicator style={{ marginTop: 64 }} accessibilityLabel="Loading the boats" /> : null}
+      {yard.loading && yard.boats.length === 0 ? (
+        <ActivityIndicator style={{ marginTop: 64 }} accessibilityLabel="Loading the boats" />
+      ) : null}
       {!yard.loading && !yard.away && yard.boats.length === 0 ? (
         <Empty icon="sail-boat" title="No boats yet">
           Add a boat and measure its first bilge-pump circuit: four figures give a first answer.
@@ -63,7 +93,15 @@ export function YardScreen() {
       {yard.boats.map((draft) => (
         <BoatCard key={draft.id} draft={draft} />
       ))}
-      {naming ? <NameDialog title="Add a boat" label="Name of the boat" action="Add" onName={add} onClose={() => setNaming(false)} /> : null}
+      {naming ? (
+        <NameDialog
+          title="Add a boat"
+          label="Name of the boat"
+          action="Add"
+          onName={add}
+          onClose={() => setNaming(false)}
+        />
+      ) : null}
     </Screen>
   );
 }

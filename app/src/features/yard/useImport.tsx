@@ -79,10 +79,20 @@ export function ImportNotice({ importing }: { readonly importing: Importing }) {
     case 'refused':
       return (
         <View style={{ gap: 8 }}>
-          <Notice tone="stop" icon="file-alert-outline" actions={<BigButton mode="outlined" onPress={importing.dismiss}>Dismiss</BigButton>}>
+          <Notice
+            tone="stop"
+            icon="file-alert-outline"
+            actions={
+              <BigButton mode="outlined" onPress={importing.dismiss}>
+                Dismiss
+              </BigButton>
+            }
+          >
             {[
               `${state.file} was not imported. Nothing was changed.`,
-              ...state.problems.slice(0, MOST_SHOWN).map(({ path, message }) => (path === '$' ? message : `${path}: ${message}`)),
+              ...state.problems
+                .slice(0, MOST_SHOWN)
+                .map(({ path, message }) => (path === '$' ? message : `${path}: ${message}`)),
               ...(state.problems.length > MOST_SHOWN ? [`And ${state.problems.length - MOST_SHOWN} more.`] : []),
             ].join('\n')}
           </Notice>

@@ -9,13 +9,7 @@ import { pump, type PumpPart } from './pump';
 import { threeWaySwitch, type ThreeWaySwitchPart } from './threeWaySwitch';
 
 export type Part =
-  | BatteryPart
-  | FloatSwitchPart
-  | FusePart
-  | JointPart
-  | NegativeBusPart
-  | PumpPart
-  | ThreeWaySwitchPart;
+  BatteryPart | FloatSwitchPart | FusePart | JointPart | NegativeBusPart | PumpPart | ThreeWaySwitchPart;
 
 type Kinds = { readonly [K in Part['kind']]: PartKind<Extract<Part, { kind: K }>> };
 

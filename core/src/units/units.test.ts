@@ -1,0 +1,52 @@
+import fc from 'fast-check';
+import { formatOpening, formatOhms, formatQuantity, fromUnit, parseQuantity, quantities, toUnit, type Quantity, type QuantityKey } from '.';
+
+const base = (text: string, key: QuantityKey, system: 'metric' | 'us' = 'metric') => {
+  const parsed = parseQuantity(text, key, system);
+  return parsed.ok ? parsed.base : parsed.message;
+};
+
+describe('what is typed into a field', () => {
+  it('is in the unit of the system unless it names another', () => {
+    expect(base('12', 'length')).toBe(12);
+    expect(base('10', 'length', 'us')).toBeCloseTo(3.048, 12);
+    expect(base('10 ft', 'length')).toBeCloseTo(3.048, 12);
+    expect(base("10'", 'length')).toBeCloseTo(3.048, 12);
+    expect(base('7 in', 'shortLength')).toBeCloseTo(0.1778, 12);
+    expect(base('800 gph', 'flow')).toBeCloseTo(3028.33, 2);
+    expect(base('6 mΩ', 'resistance')).toBeCloseTo(0.006, 12);
+    expect(base('140 °F', 'temperature')).toBeCloseTo(60, 9);
+  });
+
+  it('may use a comma and spaces', () => {
+    expect(base(' 3,6 ', 'length')).toBe(3.6);
+  });
+
+  it('that is no number, or in a foreign unit, is answered with what to type', () => {
+    expect(base('about five', 'length')).toMatch(/Type a number in m/);
+    expect(base('5 kg', 'length')).toMatch(/"kg" is not a unit of length/);
+    expect(base('', 'current')).toMatch(/Type a number in A/);
+    expect(base('9'.repeat(400), 'length')).toMatch(/too large/);
+  });
+
+  it('comes back the same through every unit', () => {
+    const units = Object.values(quantities).flatMap((quantity: Quantity) => quantity.units);
+    fc.assert(
+      fc.property(fc.constantFrom(...units), fc.double({ min: -1e6, max: 1e6, noNaN: true }), (unit, value) => {
+        expect(toUnit(fromUnit(value, unit), unit)).toBeCloseTo(value, 6);
+      }),
+    );
+  });
+});
+
+describe('what is shown', () => {
+  it('joins number and unit, without zeros that say nothing', () => {
+    expect(formatQuantity(3.6, 'length', 'metric')).toBe('3.6\u00a0m');
+    expect(formatQuantity(3.6, 'length', 'us')).toBe('11.8\u00a0ft');
+    expect(formatOhms(0.0134)).toBe('13.4\u00a0mΩ');
+  });
+
+  it('says times to open as a person would', () => {
+    expect([formatOpening(null), formatOpening(0.1), formatOpening(600), formatOpening(7200)]).toEqual(['never opens', '0.1\u00a0s', '10\u00a0min', '2\u00a0h']);
+  });
+});

@@ -1,0 +1,48 @@
+const coreMap = {
+  '^@harbor-latch/core$': '<rootDir>/../core/src/index.ts',
+  '^@harbor-latch/core/(.*)$': '<rootDir>/../core/src/$1.ts',
+};
+const node = (name) => ({
+  displayName: name,
+  rootDir: `<rootDir>/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: { '\\.tsx?$': '<rootDir>/../tools/jestEsbuild.cjs' },
+  moduleNameMapper: coreMap,
+});
+
+// What the app's packages ship untranspiled and Jest must translate itself.
+const translated = [
+  '(jest-)?react-native',
+  '@react-native(-community)?',
+  'expo(nent)?',
+  '@expo(nent)?/.*',
+  '@expo-google-fonts/.*',
+  'react-navigation',
+  '@react-navigation/.*',
+  'react-native-svg',
+  'react-native-paper',
+  '@react-native-vector-icons/.*',
+  '@harbor-latch/.*',
+];
+
+module.exports = {
+  projects: [
+    node('core'),
+    {
+      ...node('server'),
+      globalSetup: '<rootDir>/../tools/src/jestDatabase.ts',
+      globalTeardown: '<rootDir>/../tools/src/jestDatabaseStop.ts',
+    },
+    node('cli'),
+    node('tools'),
+    {
+      displayName: 'app',
+      rootDir: '<rootDir>/app',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      transformIgnorePatterns: [`node_modules/(?!(${translated.join('|')}))`],
+      moduleNameMapper: coreMap,
+    },
+  ],
+};
