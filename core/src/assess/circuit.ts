@@ -8,6 +8,7 @@ import { needsOf, type Need } from './needs';
 import { protectionFacts, ratingInForce, withRating } from './protection';
 import { leastBy, runningSettings, some, solveIn, withSupply, type Solved } from './settings';
 import { conductorC, ohmAt, proposeSize, sizeNamed, worstDrop, type Drop } from './sizing';
+import { tryFixes, type Judged } from './tryFixes';
 
 /** What is known about a circuit: either what is still needed, or everything. */
 export type AssessedCircuit =
@@ -22,10 +23,21 @@ export type AssessedCircuit =
       readonly findings: readonly Finding[];
     };
 
-/** Sizes, solves and judges one circuit. */
+/** Sizes, solves and judges one circuit, and tries what may answer each finding. */
 export function assessCircuit(circuit: Circuit, battery: Battery): AssessedCircuit {
   const needs = needsOf(circuit);
   if (needs.length > 0 || !isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
+  const { plan, netlist, ...judged } = judge(circuit, battery);
+  const again = (changed: Circuit) => (isSurveyed(changed) ? judge(changed, battery) : null);
+  return { status: 'sized', circuit, plan, netlist, facts: judged.facts, findings: tryFixes(judged, again) };
+}
+
+interface JudgedCircuit extends Judged {
+  readonly plan: Plan;
+  readonly netlist: Netlist;
+}
+
+function judge(circuit: SurveyedCircuit, battery: Battery): JudgedCircuit {
   const plan = schemes[circuit.scheme].plan(circuit, battery);
   const choices = circuit.choices ?? {};
   const designCurrentA = circuit.pump.currentA;
@@ -70,7 +82,7 @@ export function assessCircuit(circuit: Circuit, battery: Battery): AssessedCircu
     supplies: defaults.suppliesV.map((supplyV) => supplyFacts(circuit, netlist, plan, settings, supplyV)),
     protection: protectionFacts({ circuit, battery, choices, plan, netlist, settings, rating, answer, conductors }),
   };
-  return { status: 'sized', circuit, plan, netlist, facts, findings: judgeCircuit(facts) };
+  return { plan, netlist, facts, judgements: judgeCircuit(facts) };
 }
 
 function isSurveyed(circuit: Circuit): circuit is SurveyedCircuit {

@@ -49,15 +49,22 @@ export function proposeSize(question: SizingQuestion): SizingAnswer {
   const sizes = conductorSizes[question.family];
   const from = sizes.findIndex((row) => row.size === minimumSize[question.family]);
   const candidates = some(sizes.slice(from), 'The table of sizes is empty.');
-  const fits = candidates.find((size) => brokenLimit(question, size) === null);
+  // With one size throughout and a fixed current, drop goes with the size's resistance: one solution serves them all.
+  const [smallest] = candidates;
+  const perOhmPerKm = worstDrop(question, () => smallest).dropV / smallest.ohmPerKm20C;
+  const limitOf = (size: ConductorSize) => brokenLimit(question, size, perOhmPerKm * size.ohmPerKm20C);
+  const fits = candidates.find((size) => limitOf(size) === null);
   if (fits) return { size: fits, noSize: null };
-  const largest = candidates[candidates.length - 1] ?? candidates[0];
-  const broken = brokenLimit(question, largest);
+  const largest = candidates[candidates.length - 1] ?? smallest;
+  const broken = limitOf(largest);
   return { size: largest, noSize: broken && { largest: largest.size, ...broken } };
 }
 
-function brokenLimit(question: SizingQuestion, size: ConductorSize): Omit<NoSize, 'largest'> | null {
-  const { plan, family, designCurrentA, rating } = question;
+function brokenLimit(
+  { plan, family, dropSchool, designCurrentA, rating }: SizingQuestion,
+  size: ConductorSize,
+  dropV: number,
+): Omit<NoSize, 'largest'> | null {
   const amps = Math.min(
     ...plan.conductors.map(
       ({ insulationC, engineSpace }) => ampacity({ size: size.size, family, insulationC, engineSpace }).amps,
@@ -68,8 +75,7 @@ function brokenLimit(question: SizingQuestion, size: ConductorSize): Omit<NoSize
   if (rating.found && rating.rating.ratingA > amps * maxMultipleOfAmpacity * slack) {
     return { limit: 'fuse', neededFactor: rating.rating.ratingA / (amps * maxMultipleOfAmpacity) };
   }
-  const allowedV = (dropSchools[question.dropSchool].percent / 100) * defaults.ratedSupplyV;
-  const { dropV } = worstDrop(question, () => size);
+  const allowedV = (dropSchools[dropSchool].percent / 100) * defaults.ratedSupplyV;
   return dropV > allowedV * slack ? { limit: 'drop', neededFactor: dropV / allowedV } : null;
 }
 

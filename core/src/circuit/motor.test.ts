@@ -4,7 +4,11 @@ import { defaultWindingOhm, motorAt, startingV, windingRatio, type Motor } from 
 const pump: Motor = { labelA: 5, labelV: 12, windingOhm: 0.48 };
 
 const anyMotor = fc
-  .record({ labelA: fc.double({ min: 0.5, max: 40, noNaN: true }), labelV: fc.double({ min: 10, max: 15, noNaN: true }), ratio: fc.double({ min: 0.02, max: 0.6, noNaN: true }) })
+  .record({
+    labelA: fc.double({ min: 0.5, max: 40, noNaN: true }),
+    labelV: fc.double({ min: 10, max: 15, noNaN: true }),
+    ratio: fc.double({ min: 0.02, max: 0.6, noNaN: true }),
+  })
   .map(({ labelA, labelV, ratio }): Motor => ({ labelA, labelV, windingOhm: (ratio * labelV) / labelA }));
 
 describe('the pump’s motor', () => {

@@ -8,7 +8,10 @@ const motor: Motor = { labelA: 5, labelV: 12, windingOhm: 0.48 };
 const end = (part: string, terminal: string) => ({ part, terminal });
 
 /** Battery, fuse, three-way switch, float and pump, with a resistance in each conductor. */
-const circuit = (ohms: readonly [feed: number, manual: number, auto: number, negative: number], emfV = 12.8): Netlist => ({
+const circuit = (
+  ohms: readonly [feed: number, manual: number, auto: number, negative: number],
+  emfV = 12.8,
+): Netlist => ({
   ground: end('battery', 'minus'),
   parts: [
     { kind: 'battery', id: 'battery', emfV, internalOhm: 0.006 },
@@ -29,7 +32,10 @@ const circuit = (ohms: readonly [feed: number, manual: number, auto: number, neg
   ],
 });
 
-const set = (position: 'off' | 'auto' | 'manual', float: 'up' | 'down'): Setting => ({ switches: { switch: position }, floats: { float } });
+const set = (position: 'off' | 'auto' | 'manual', float: 'up' | 'down'): Setting => ({
+  switches: { switch: position },
+  floats: { float },
+});
 const usual = [0.03, 0.05, 0.05, 0.04] as const;
 
 /** The same series circuit by bisection on the current: no matrix, no Newton. */
@@ -46,12 +52,20 @@ function byBisection(seriesOhm: number, emfV: number): number {
 describe('the solved circuit', () => {
   it('agrees with the same circuit solved by bisection, on manual and on auto', () => {
     const common = 0.006 + 0.0085 + 0.005 + 0.001 + usual[0] + usual[3];
-    expect(solve(circuit(usual), set('manual', 'down')).conductorA('feed')).toBeCloseTo(byBisection(common + usual[1], 12.8), 8);
-    expect(solve(circuit(usual), set('auto', 'up')).conductorA('feed')).toBeCloseTo(byBisection(common + usual[2] + 0.01, 12.8), 8);
+    expect(solve(circuit(usual), set('manual', 'down')).conductorA('feed')).toBeCloseTo(
+      byBisection(common + usual[1], 12.8),
+      8,
+    );
+    expect(solve(circuit(usual), set('auto', 'up')).conductorA('feed')).toBeCloseTo(
+      byBisection(common + usual[2] + 0.01, 12.8),
+      8,
+    );
   });
 
   it('runs on manual wherever the float is, on auto only with the float up, never on off', () => {
-    const runs = everySetting(circuit(usual)).filter((setting) => solve(circuit(usual), setting).voltsAcross('pump', 'plus', 'minus') > 1);
+    const runs = everySetting(circuit(usual)).filter(
+      (setting) => solve(circuit(usual), setting).voltsAcross('pump', 'plus', 'minus') > 1,
+    );
     expect(runs).toHaveLength(3);
     expect(runs.filter(({ switches }) => switches['switch'] === 'manual')).toHaveLength(2);
     expect(runs.filter(({ floats }) => floats['float'] === 'up')).toHaveLength(2);
@@ -73,7 +87,9 @@ describe('the solved circuit', () => {
         const point = solve(net, set(position, 'up'));
         const amps = point.conductorA('feed');
         expect(point.conductorA('negative')).toBeCloseTo(amps, 6);
-        const inWires = net.conductors.filter(({ ohm: r }) => r > 0).reduce((sum, { id, ohm: r }) => sum + point.conductorA(id) ** 2 * r, 0);
+        const inWires = net.conductors
+          .filter(({ ohm: r }) => r > 0)
+          .reduce((sum, { id, ohm: r }) => sum + point.conductorA(id) ** 2 * r, 0);
         const inContacts = amps ** 2 * (0.006 + 0.0085 + 0.005 + 0.001 + (position === 'auto' ? 0.01 : 0));
         const inPump = point.voltsAcross('pump', 'plus', 'minus') * amps;
         expect(inWires + inContacts + inPump).toBeCloseTo(12.8 * amps, 5);
@@ -84,12 +100,20 @@ describe('the solved circuit', () => {
   it('gives the same whatever order parts and conductors are listed in', () => {
     const net = circuit(usual);
     const turned: Netlist = { ...net, parts: [...net.parts].reverse(), conductors: [...net.conductors].reverse() };
-    expect(solve(turned, set('auto', 'up')).conductorA('auto')).toBeCloseTo(solve(net, set('auto', 'up')).conductorA('auto'), 10);
+    expect(solve(turned, set('auto', 'up')).conductorA('auto')).toBeCloseTo(
+      solve(net, set('auto', 'up')).conductorA('auto'),
+      10,
+    );
   });
 
   it('shows a dead short as battery over all resistance in its way', () => {
-    const shorted = mapParts(circuit(usual), (part) => (part.kind === 'pump' ? { ...part, condition: 'shorted' } : part));
-    expect(solve(shorted, set('manual', 'down')).conductorA('feed')).toBeCloseTo(12.8 / (0.006 + 0.0085 + 0.005 + 0.001 + 0.03 + 0.05 + 0.04), 6);
+    const shorted = mapParts(circuit(usual), (part) =>
+      part.kind === 'pump' ? { ...part, condition: 'shorted' } : part,
+    );
+    expect(solve(shorted, set('manual', 'down')).conductorA('feed')).toBeCloseTo(
+      12.8 / (0.006 + 0.0085 + 0.005 + 0.001 + 0.03 + 0.05 + 0.04),
+      6,
+    );
   });
 
   it('refuses two ideal sources that contradict each other', () => {

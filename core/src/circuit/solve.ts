@@ -1,9 +1,9 @@
-import type { Element } from './element';
+import { resistance, type Element } from './element';
 import { solveLinear } from './linear';
 import { motorAt } from './motor';
-import { joinedNodes, type NodeIndex } from './nodes';
+import { numberNodes, type Nodes, type PlacedElement } from './nodes';
 import type { Netlist, TerminalRef } from './netlist';
-import { elementsOf, nodeName, type Setting } from './parts';
+import { elementsOf, nodeKey, type Setting } from './parts';
 
 /** Every node has this conductance to node 0, so that a floating node has an answer. */
 const LEAK_S = 1e-12;
@@ -37,21 +37,13 @@ export interface OperatingPoint {
  * @throws CircuitError when ideal sources contradict each other or the iteration does not settle.
  */
 export function solve(netlist: Netlist, setting: Setting): OperatingPoint {
-  const elements = netlist.parts.flatMap((part) => elementsOf(part, setting));
-  const wires = netlist.conductors.map((wire): Element => {
-    const a = nodeName(wire.from.part, wire.from.terminal);
-    const b = nodeName(wire.to.part, wire.to.terminal);
-    return wire.ohm === 0 ? { kind: 'link', a, b } : { kind: 'resistor', a, b, ohm: wire.ohm };
-  });
-  const all = [...elements, ...wires];
-  const nodes = joinedNodes(all, nodeName(netlist.ground.part, netlist.ground.terminal));
-  const { volts, iterations } = iterate(all, nodes);
-
-  const voltsOf = (node: string): number => {
-    const index = nodes.indexOf(node);
-    return index < 0 ? 0 : (volts[index] ?? 0);
-  };
-  const voltsAt = (terminal: TerminalRef) => voltsOf(nodeName(terminal.part, terminal.terminal));
+  const wires = netlist.conductors.map((wire) =>
+    resistance(nodeKey(wire.from.part, wire.from.terminal), nodeKey(wire.to.part, wire.to.terminal), wire.ohm),
+  );
+  const elements = [...netlist.parts.flatMap((part) => elementsOf(part, setting)), ...wires];
+  const nodes = numberNodes(elements, nodeKey(netlist.ground.part, netlist.ground.terminal));
+  const { volts, iterations } = iterate(nodes);
+  const voltsAt = ({ part, terminal }: TerminalRef) => volts[nodes.rowOf(nodeKey(part, terminal))] ?? 0;
   return {
     iterations,
     voltsAt,
@@ -69,27 +61,46 @@ interface Iterated {
   readonly iterations: number;
 }
 
-function iterate(elements: readonly Element[], nodes: NodeIndex): Iterated {
-  const idealSources = elements.filter((element) => element.kind === 'source' && element.ohm === 0).length;
-  const unknowns = nodes.count + idealSources;
-  const matrix = new Float64Array(unknowns * unknowns);
-  const right = new Float64Array(unknowns);
-  let volts: Float64Array = new Float64Array(nodes.count);
-  const nonlinear = elements.some((element) => element.kind === 'motor');
+/** Newton's method; a circuit without a motor is linear and done in one step. */
+function iterate(nodes: Nodes): Iterated {
+  const idealSources = nodes.elements.filter(({ element }) => element.kind === 'source' && element.ohm === 0).length;
+  const size = nodes.count + idealSources;
+  const steady = new Float64Array(size * size);
+  const steadyRight = new Float64Array(size);
+  stampSteady(nodes, { matrix: steady, right: steadyRight, size });
+  const motors = nodes.elements.filter(isMotor);
+  const system: System = { matrix: new Float64Array(size * size), right: new Float64Array(size), size };
+  const volts = new Float64Array(nodes.count);
   for (let iteration = 1; iteration <= MAX_ITERATIONS; iteration += 1) {
-    matrix.fill(0);
-    right.fill(0);
-    stampAll(elements, nodes, volts, { matrix, right, size: unknowns });
-    if (!solveLinear(matrix, right, unknowns)) {
+    system.matrix.set(steady);
+    system.right.set(steadyRight);
+    for (const motor of motors) stampMotor(motor, volts, system);
+    if (!solveLinear(system.matrix, system.right, size)) {
       throw new CircuitError('singular', 'Two ideal sources contradict each other: the circuit has no single answer.');
     }
     const damping = iteration > DAMPED_AFTER ? 0.5 : 1;
-    const next = volts.map((before, index) => before + damping * ((right[index] ?? 0) - before));
-    const change = next.reduce((worst, value, index) => Math.max(worst, Math.abs(value - (volts[index] ?? 0))), 0);
-    volts = next;
-    if (!nonlinear || change < SETTLED_V) return { volts, iterations: iteration };
+    let change = 0;
+    for (let row = 0; row < nodes.count; row += 1) {
+      const step = (system.right[row] ?? 0) - (volts[row] ?? 0);
+      change = Math.max(change, Math.abs(step));
+      volts[row] = (volts[row] ?? 0) + damping * step;
+    }
+    if (motors.length === 0 || change < SETTLED_V) return { volts: centred(volts, nodes), iterations: iteration };
   }
   throw new CircuitError('not-settled', `The circuit did not settle in ${MAX_ITERATIONS} steps.`);
+}
+
+/**
+ * Floating islands are solved with one node held at 0 V, since the leak is lost
+ * beside the large conductances within them; equal leaks at all nodes would put
+ * the mean of an island at 0 V, so that is where it is moved.
+ */
+function centred(volts: Float64Array, { islands }: Nodes): Float64Array {
+  for (const island of islands) {
+    const mean = island.reduce((sum, row) => sum + (volts[row] ?? 0), 0) / island.length;
+    for (const row of island) volts[row] = (volts[row] ?? 0) - mean;
+  }
+  return volts;
 }
 
 interface System {
@@ -98,44 +109,49 @@ interface System {
   readonly size: number;
 }
 
-function stampAll(elements: readonly Element[], nodes: NodeIndex, volts: Float64Array, system: System): void {
-  for (let node = 0; node < nodes.count; node += 1) add(system, node, node, LEAK_S);
+/** Everything that does not change with the volts. */
+function stampSteady(nodes: Nodes, system: System): void {
+  for (let row = 0; row < nodes.count; row += 1) add(system, row, row, LEAK_S);
+  for (const [held] of nodes.islands) if (held !== undefined) add(system, held, held, 1);
   let branch = nodes.count;
-  for (const element of elements) {
+  for (const { element, a, b } of nodes.elements) {
     switch (element.kind) {
       case 'link':
+      case 'motor':
         break;
       case 'resistor':
-        stampConductance(system, nodes.indexOf(element.a), nodes.indexOf(element.b), 1 / element.ohm);
+        stampConductance(system, a, b, 1 / element.ohm);
         break;
-      case 'source': {
-        const plus = nodes.indexOf(element.plus);
-        const minus = nodes.indexOf(element.minus);
+      case 'source':
         if (element.ohm > 0) {
-          stampConductance(system, plus, minus, 1 / element.ohm);
-          stampCurrent(system, minus, plus, element.emfV / element.ohm);
+          stampConductance(system, a, b, 1 / element.ohm);
+          stampCurrent(system, b, a, element.emfV / element.ohm);
         } else {
-          stampIdealSource(system, plus, minus, branch, element.emfV);
+          stampIdealSource(system, a, b, branch, element.emfV);
           branch += 1;
         }
         break;
-      }
       case 'sink':
-        stampCurrent(system, nodes.indexOf(element.plus), nodes.indexOf(element.minus), element.amps);
+        stampCurrent(system, a, b, element.amps);
         break;
-      case 'motor': {
-        const plus = nodes.indexOf(element.plus);
-        const minus = nodes.indexOf(element.minus);
-        const across = (volts[plus] ?? 0) - (volts[minus] ?? 0);
-        const point = motorAt(element.motor, across, element.condition);
-        stampConductance(system, plus, minus, point.slopeS);
-        stampCurrent(system, plus, minus, point.amps - point.slopeS * across);
-        break;
-      }
       default:
         element satisfies never;
     }
   }
+}
+
+type PlacedMotor = PlacedElement & { readonly element: Extract<Element, { kind: 'motor' }> };
+
+function isMotor(placed: PlacedElement): placed is PlacedMotor {
+  return placed.element.kind === 'motor';
+}
+
+/** The motor's tangent at the volts reached so far. */
+function stampMotor({ element, a, b }: PlacedMotor, volts: Float64Array, system: System): void {
+  const across = (volts[a] ?? 0) - (volts[b] ?? 0);
+  const point = motorAt(element.motor, across, element.condition);
+  stampConductance(system, a, b, point.slopeS);
+  stampCurrent(system, a, b, point.amps - point.slopeS * across);
 }
 
 /** Ground has index −1 and no row. */

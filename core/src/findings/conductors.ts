@@ -1,8 +1,8 @@
 import { conductorSizes, minimumSize, findSize } from '../reference';
 import { formatAmps } from '../units';
 import type { CircuitFacts, ConductorFacts, NoSize } from './facts';
-import type { Finding, RuleFamily } from './finding';
-import { useProposedSize, withFix } from './fixes';
+import type { Judgement, RuleFamily } from './finding';
+import { useProposedSize, withIdea } from './fixes';
 
 /** Ampacity, surroundings and least size of each conductor. */
 export const conductorRules: RuleFamily = (facts) => [
@@ -10,10 +10,10 @@ export const conductorRules: RuleFamily = (facts) => [
   ...facts.conductors.flatMap((conductor) => judge(facts, conductor)),
 ];
 
-function judge(facts: CircuitFacts, conductor: ConductorFacts): Finding[] {
-  const findings: Finding[] = [];
+function judge(facts: CircuitFacts, conductor: ConductorFacts): Judgement[] {
+  const findings: Judgement[] = [];
   const { planned, ampacity } = conductor;
-  const fix = withFix(useProposedSize(facts.choices, conductor));
+  const idea = withIdea(useProposedSize(facts.circuit, conductor));
   if (ampacity.engineSpaceFactor === null) {
     findings.push({
       code: 'insulation-forbidden-in-engine-space',
@@ -31,7 +31,7 @@ function judge(facts: CircuitFacts, conductor: ConductorFacts): Finding[] {
       rule: 'Corrected ampacity at least the design current.',
       source: ampacity.source,
       about: planned.id,
-      ...fix,
+      ...idea,
     });
   }
   if (conductor.areaMm2 < leastArea(conductor)) {
@@ -42,7 +42,7 @@ function judge(facts: CircuitFacts, conductor: ConductorFacts): Finding[] {
       rule: `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheath.`,
       source: 'ABYC E-11; ISO 13297',
       about: planned.id,
-      ...fix,
+      ...idea,
     });
   }
   return findings;
@@ -61,7 +61,7 @@ const remedies: Readonly<Record<NoSize['limit'], (noSize: NoSize) => string>> = 
     `The fuse that the pump needs is ${neededFactor.toFixed(2)} times what protects this conductor: use a higher insulation rating, route clear of the engine space, or split the load.`,
 };
 
-function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Finding {
+function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Judgement {
   const over = remedies[noSize.limit](noSize);
   return {
     code: 'no-size-satisfies',

@@ -1,14 +1,14 @@
 import { defaults, dropSchools } from '../reference';
 import { formatPercent, formatVolts } from '../units';
-import type { Finding, RuleFamily } from './finding';
-import { useProposedSizes, withFix } from './fixes';
+import type { Judgement, RuleFamily } from './finding';
+import { useProposedSizes, withIdea } from './fixes';
 
 /** Voltage drop along the conductors, and what reaches the pump. */
 export const dropRules: RuleFamily = (facts) => {
-  const findings: Finding[] = [];
+  const findings: Judgement[] = [];
   const school = dropSchools[facts.dropSchool];
   const { general } = dropSchools;
-  const fix = withFix(useProposedSizes(facts.choices, facts.conductors));
+  const idea = withIdea(useProposedSizes(facts.circuit, facts.conductors));
   if (facts.dropPercent > school.percent * (1 + 1e-9)) {
     findings.push({
       code: 'drop-over-school',
@@ -16,7 +16,7 @@ export const dropRules: RuleFamily = (facts) => {
       message: `The conductors lose ${formatVolts(facts.dropV)}, ${formatPercent(facts.dropPercent)} of 12 V; the ${school.name} allows ${school.percent} %. Use a larger size, or a shorter route.`,
       rule: `Drop at design current at most ${school.percent} % of 12 V.`,
       source: school.source,
-      ...fix,
+      ...idea,
     });
   }
   const lowest = facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV);
@@ -29,7 +29,7 @@ export const dropRules: RuleFamily = (facts) => {
       rule: 'Pump volts at least 20 % of label volts.',
       source: 'Motor model; prove on the bench',
       about: 'pump',
-      ...fix,
+      ...idea,
     });
   } else if (lowest.pumpV < defaults.pumpJobV) {
     findings.push({
@@ -39,7 +39,7 @@ export const dropRules: RuleFamily = (facts) => {
       rule: `At least ${defaults.pumpJobV} V at the pump.`,
       source: 'Common practice for 12 V bilge pumps',
       about: 'pump',
-      ...fix,
+      ...idea,
     });
   }
   return findings;

@@ -2,8 +2,8 @@ import { maxMultipleOfAmpacity, protectionFamilies, protectionPlace, ratingOverR
 import { formatAmps, formatOpening } from '../units';
 import { nextStandardRating, openingSeconds, type Opening } from '../wiring';
 import type { CircuitFacts } from './facts';
-import type { Finding, RuleFamily, Severity } from './finding';
-import { useProposedRating, withFix } from './fixes';
+import type { Judgement, RuleFamily, Severity } from './finding';
+import { useProposedRating, withIdea } from './fixes';
 
 const SLACK = 1 + 1e-9;
 const RULE_SOURCE = '33 CFR 183.455; ABYC E-11; ISO 13297';
@@ -13,7 +13,7 @@ export const ratingRules: RuleFamily = (facts) => {
   const { protection, designCurrentA } = facts;
   const { ratingA } = protection;
   const makerA = facts.circuit.pump.makerFuseA;
-  const findings: Finding[] = [];
+  const findings: Judgement[] = [];
   const say = (code: string, severity: Severity, message: string, rule: string, source = RULE_SOURCE) =>
     findings.push({
       code,
@@ -22,7 +22,7 @@ export const ratingRules: RuleFamily = (facts) => {
       rule,
       source,
       about: 'fuse',
-      ...withFix(useProposedRating(facts.choices, protection)),
+      ...withIdea(useProposedRating(facts.circuit, protection)),
     });
 
   if (!protection.answer.found) {
@@ -115,8 +115,8 @@ interface Limit {
 export const faultRules: RuleFamily = (facts) => {
   const { protection } = facts;
   const family = protectionFamilies[protection.kind];
-  const findings: Finding[] = [];
-  const fix = withFix(useProposedRating(facts.choices, protection));
+  const findings: Judgement[] = [];
+  const idea = withIdea(useProposedRating(facts.circuit, protection));
   const judge = (opening: Opening, limit: Limit) => {
     const severity = severityOf(opening, limit);
     if (!severity) return;
@@ -128,7 +128,7 @@ export const faultRules: RuleFamily = (facts) => {
       rule: limit.rule,
       source: `${family.name}: ${family.source}`,
       about: 'fuse',
-      ...fix,
+      ...idea,
     });
   };
   judge(protection.lockedRotorOpening, {
@@ -156,7 +156,7 @@ export const faultRules: RuleFamily = (facts) => {
       rule: 'Inrush of 0.03 s clear of the fastest edge.',
       source: `${family.name}: ${family.source}`,
       about: 'fuse',
-      ...fix,
+      ...idea,
     });
   }
   if (protection.sourceFaultA > protection.interruptA * SLACK) {

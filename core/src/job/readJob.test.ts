@@ -29,7 +29,9 @@ describe('a job file', () => {
 
   it('of a new boat with a new circuit is valid before anything is measured', () => {
     const job = newJob({ boatId: '6d1f0f6e-0d5c-4a55-9a0e-000000000000', batteryId: 'b' }, 'Tern');
-    expect(readJob({ ...job, circuits: [newCircuit('c', 'Pump', 'three-way-float', 'b')] })).toMatchObject({ ok: true });
+    expect(readJob({ ...job, circuits: [newCircuit('c', 'Pump', 'three-way-float', 'b')] })).toMatchObject({
+      ok: true,
+    });
   });
 
   it.each([
@@ -45,12 +47,18 @@ describe('a job file', () => {
     ['boat.name', '   ', '$.boat.name', /Give it a name/],
     ['boat.id', 'seven', '$.boat.id', /UUID/],
   ])('with %s = %j is refused at its path, with what to do', (path, value, at, message) => {
-    expect(problemsOf(readJob(withValue(path, value)))).toContainEqual({ path: at, message: expect.stringMatching(message) });
+    expect(problemsOf(readJob(withValue(path, value)))).toContainEqual({
+      path: at,
+      message: expect.stringMatching(message),
+    });
   });
 
   it('with a misspelt key names the key that was meant', () => {
     const [problem] = problemsOf(readJob(withValue('circuits.0.legs.panelToBilge.lenghtM', 5)));
-    expect(problem).toEqual({ path: '$.circuits[0].legs.panelToBilge.lenghtM', message: 'Unknown key "lenghtM". Did you mean "lengthM"?' });
+    expect(problem).toEqual({
+      path: '$.circuits[0].legs.panelToBilge.lenghtM',
+      message: 'Unknown key "lenghtM". Did you mean "lengthM"?',
+    });
   });
 
   it('from a newer version says so, and so does one that is no job at all', () => {
@@ -68,6 +76,8 @@ describe('a job file', () => {
   });
 
   it('is described by the JSON Schema in the documents, which is up to date', () => {
-    expect(JSON.parse(readFileSync(join(root, 'docs/job.schema.json'), 'utf8'))).toEqual(JSON.parse(JSON.stringify(jobJsonSchema())));
+    expect(JSON.parse(readFileSync(join(root, 'docs/job.schema.json'), 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(jobJsonSchema())),
+    );
   });
 });

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { formatOpening, formatOhms, formatQuantity, fromUnit, parseQuantity, quantities, toUnit, type Quantity, type QuantityKey } from '.';
+import {
+  formatOpening,
+  formatOhms,
+  formatQuantity,
+  fromUnit,
+  parseQuantity,
+  quantities,
+  toUnit,
+  type Quantity,
+  type QuantityKey,
+} from '.';
 
 const base = (text: string, key: QuantityKey, system: 'metric' | 'us' = 'metric') => {
   const parsed = parseQuantity(text, key, system);
@@ -47,6 +57,11 @@ describe('what is shown', () => {
   });
 
   it('says times to open as a person would', () => {
-    expect([formatOpening(null), formatOpening(0.1), formatOpening(600), formatOpening(7200)]).toEqual(['never opens', '0.1\u00a0s', '10\u00a0min', '2\u00a0h']);
+    expect([formatOpening(null), formatOpening(0.1), formatOpening(600), formatOpening(7200)]).toEqual([
+      'never opens',
+      '0.1\u00a0s',
+      '10\u00a0min',
+      '2\u00a0h',
+    ]);
   });
 });

@@ -35,11 +35,15 @@ describe('time to open', () => {
     const time = (kind: 'blade' | 'thermalBreaker', amps: number, edge: 'fastest' | 'slowest') =>
       openingSeconds(openingTime(kind, 10, amps, edge)) ?? Infinity;
     fc.assert(
-      fc.property(fc.constantFrom('blade', 'thermalBreaker'), fc.double({ min: 0.1, max: 200, noNaN: true }), (kind, amps) => {
-        const more = amps * 1.1;
-        expect(time(kind, more, 'slowest')).toBeLessThanOrEqual(time(kind, amps, 'slowest') * (1 + 1e-12));
-        expect(time(kind, amps, 'fastest')).toBeLessThanOrEqual(time(kind, amps, 'slowest') * (1 + 1e-12));
-      }),
+      fc.property(
+        fc.constantFrom('blade', 'thermalBreaker'),
+        fc.double({ min: 0.1, max: 200, noNaN: true }),
+        (kind, amps) => {
+          const more = amps * 1.1;
+          expect(time(kind, more, 'slowest')).toBeLessThanOrEqual(time(kind, amps, 'slowest') * (1 + 1e-12));
+          expect(time(kind, amps, 'fastest')).toBeLessThanOrEqual(time(kind, amps, 'slowest') * (1 + 1e-12));
+        },
+      ),
     );
   });
 

@@ -1,5 +1,5 @@
 import { batteryOf } from '@harbor-latch/core/assess/index';
-import type { Choices } from '@harbor-latch/core/job/index';
+import type { Circuit as JobCircuit } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -53,8 +53,8 @@ function Circuit({
   const base = `/boat/${draft.id}/${circuit.id}`;
   const go = (to: Station) => router.replace(`${base}/${to}`);
   const undo = () => drafts.undo(draft.id);
-  const choose = (choices: Choices, said: string) => {
-    const circuits = draft.job.circuits.map((other) => (other.id === circuit.id ? { ...other, choices } : other));
+  const change = (changed: JobCircuit, said: string) => {
+    const circuits = draft.job.circuits.map((other) => (other.id === circuit.id ? changed : other));
     drafts.replace(draft.id, { ...draft.job, circuits });
     say(said, undo);
   };
@@ -68,7 +68,7 @@ function Circuit({
         assessed={assessed}
         selected={selected}
         onSelect={setSelected}
-        onChoices={choose}
+        onCircuit={change}
         onSurvey={() => go('survey')}
       />
     );

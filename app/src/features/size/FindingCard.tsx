@@ -41,7 +41,10 @@ export function FindingCard({
         {`Rule: ${finding.rule} Source: ${finding.source}.`}
       </Words>
       {finding.fix ? (
-        <View style={{ alignSelf: 'flex-start' }}>
+        <View style={{ alignItems: 'flex-start', gap: 6 }}>
+          {finding.fix.effect.length > 0 ? (
+            <Words kind="small">{`This gives: ${finding.fix.effect.join('; ')}.`}</Words>
+          ) : null}
           <BigButton icon="wrench" onPress={() => onFix(finding)}>
             {finding.fix.label}
           </BigButton>

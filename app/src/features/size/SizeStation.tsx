@@ -1,6 +1,6 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
 import type { Finding } from '@harbor-latch/core/findings/index';
-import type { Choices } from '@harbor-latch/core/job/index';
+import type { Choices, Circuit } from '@harbor-latch/core/job/index';
 import { cautions } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
 import { Empty } from '../../ui/Empty';
@@ -19,12 +19,12 @@ export interface SizeStationProps {
   /** Conductor or part chosen in the drawing. */
   readonly selected: string | null;
   readonly onSelect: (id: string | null) => void;
-  readonly onChoices: (choices: Choices, said: string) => void;
+  readonly onCircuit: (circuit: Circuit, said: string) => void;
   readonly onSurvey: () => void;
 }
 
 /** The answer, why, and every choice that can be made about it. */
-export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey }: SizeStationProps) {
+export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey }: SizeStationProps) {
   if (assessed.status === 'incomplete') {
     return (
       <Empty
@@ -38,6 +38,7 @@ export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey 
   }
   const { facts, findings } = assessed;
   const { choices } = facts;
+  const onChoices = (next: Choices, said: string) => onCircuit({ ...facts.circuit, choices: next }, said);
   const chooseSize = (id: string, size: string | null) => {
     const { [id]: _before, ...others } = choices.conductors ?? {};
     onChoices(
@@ -51,7 +52,7 @@ export function SizeStation({ assessed, selected, onSelect, onChoices, onSurvey 
       ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`,
     );
   const fix = ({ fix: found }: Finding) => {
-    if (found) onChoices(found.choices, `Done: ${found.label}`);
+    if (found) onCircuit(found.circuit, `Done: ${found.label}`);
   };
   return (
     <View style={{ gap: 12 }}>

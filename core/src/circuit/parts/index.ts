@@ -34,14 +34,14 @@ export function terminalsOf(part: Part): readonly string[] {
   return kindOf(part).terminals(part);
 }
 
-/** A part's elements between its own nodes, named `part_terminal`. */
+/** A part's elements between its own nodes. */
 export function elementsOf(part: Part, setting: Setting): readonly Element[] {
-  return kindOf(part).elements(part, (terminal) => nodeName(part.id, terminal), setting);
+  return kindOf(part).elements(part, (terminal) => nodeKey(part.id, terminal), setting);
 }
 
-/** The node at a part's terminal, `[a-z0-9_]+`. */
-export function nodeName(part: string, terminal: string): string {
-  return `${part}_${terminal}`.toLowerCase().replace(/[^a-z0-9]+/g, '_');
+/** The node at a part's terminal. */
+export function nodeKey(part: string, terminal: string): string {
+  return `${part}.${terminal}`;
 }
 
 export type { BatteryPart, FloatSwitchPart, FusePart, JointPart, NegativeBusPart, PumpPart, ThreeWaySwitchPart };

@@ -1,0 +1,40 @@
+import fc from 'fast-check';
+import type { Finding } from '../findings';
+import { anySurvey, jobOf, sized, sizesOf } from './assess.fixture';
+import { batteryOf } from './assess';
+import { assessCircuit } from './circuit';
+
+describe('a circuit', () => {
+  it('says what a fix moves, before it is taken', () => {
+    const { findings } = sized({ choices: { protection: { ratingA: 30 } } });
+    const fixes = findings.flatMap(({ code, fix }) => (fix ? [[code, fix.label, fix.effect[0]]] : []));
+    expect(fixes).toContainEqual(['locked-rotor-slow', 'Use the 7.5 A blade fuse', 'fuse 30\u00a0A → 7.5\u00a0A']);
+  });
+
+  it('is mended by every fix offered: its finding goes and no new stop comes', () => {
+    const size = fc.constantFrom(...sizesOf('awg'));
+    let offered = 0;
+    fc.assert(
+      fc.property(
+        anySurvey,
+        fc.dictionary(fc.constantFrom('feed', 'manual', 'auto', 'negative'), size),
+        fc.constantFrom(1, 3, 10, 30, 60),
+        ({ family: _family, ...given }, conductors, ratingA) => {
+          const before = sized({ ...given, choices: { conductors, protection: { ratingA } } });
+          const name = ({ code, about }: Pick<Finding, 'code' | 'about'>) => `${code} ${about ?? ''}`;
+          const stops = before.findings.filter(({ severity }) => severity === 'stop').map(name);
+          for (const finding of before.findings) {
+            if (!finding.fix) continue;
+            offered += 1;
+            const after = assessCircuit(finding.fix.circuit, batteryOf(jobOf(given), finding.fix.circuit));
+            if (after.status !== 'sized') throw new Error('a fix took figures away');
+            expect(after.findings.map(name)).not.toContain(name(finding));
+            for (const found of after.findings) if (found.severity === 'stop') expect(stops).toContain(name(found));
+          }
+        },
+      ),
+      { numRuns: 80 },
+    );
+    expect(offered).toBeGreaterThan(40);
+  });
+});

@@ -1,0 +1,61 @@
+import type { CircuitFacts, Finding, Fix, FixIdea, Judgement } from '../findings';
+import { defaults } from '../reference';
+import { formatAmps, formatPercent, formatVolts } from '../units';
+import type { Circuit } from '../job';
+
+/** A circuit's facts with what its rules say of them. */
+export interface Judged {
+  readonly facts: CircuitFacts;
+  readonly judgements: readonly Judgement[];
+}
+
+/**
+ * Turns judgements into findings: every idea is tried on the circuit, and is
+ * offered as a fix only if its finding goes and no new stop comes.
+ * @param again assesses another state of the same circuit
+ */
+export function tryFixes(before: Judged, again: (circuit: Circuit) => Judged | null): Finding[] {
+  const tried = new Map<string, Judged | null>();
+  const outcomeOf = (idea: FixIdea) => {
+    const key = JSON.stringify(idea.circuit);
+    const known = tried.get(key);
+    if (known !== undefined) return known;
+    const outcome = again(idea.circuit);
+    tried.set(key, outcome);
+    return outcome;
+  };
+  return before.judgements.map(({ idea, ...finding }): Finding => {
+    if (!idea) return finding;
+    const after = outcomeOf(idea);
+    return after && answers(finding, before, after)
+      ? { ...finding, fix: { ...idea, effect: effectOf(before.facts, after.facts) } }
+      : finding;
+  });
+}
+
+function answers(finding: Omit<Judgement, 'idea'>, before: Judged, after: Judged): boolean {
+  const name = nameOf(finding);
+  const stops = new Set(before.judgements.filter(({ severity }) => severity === 'stop').map(nameOf));
+  return after.judgements.every(
+    (judgement) => nameOf(judgement) !== name && (judgement.severity !== 'stop' || stops.has(nameOf(judgement))),
+  );
+}
+
+function nameOf({ code, about }: Omit<Judgement, 'idea'>): string {
+  return `${code} ${about ?? ''}`;
+}
+
+/** The figures that a change moves, before and after. */
+function effectOf(before: CircuitFacts, after: CircuitFacts): Fix['effect'] {
+  const pumpV = ({ supplies }: CircuitFacts) =>
+    formatVolts(supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN);
+  const rows: readonly (readonly [string, (facts: CircuitFacts) => string])[] = [
+    ['fuse', ({ protection }) => formatAmps(protection.ratingA)],
+    ['drop', ({ dropPercent }) => formatPercent(dropPercent)],
+    ['at the pump from 12.0 V', pumpV],
+    ['stalled pump', ({ protection }) => formatAmps(protection.lockedRotorA)],
+  ];
+  return rows
+    .filter(([, figure]) => figure(before) !== figure(after))
+    .map(([what, figure]) => `${what} ${figure(before)} → ${figure(after)}`);
+}
