@@ -1,4 +1,4 @@
-import { motorAt, type Netlist, type Setting } from '../circuit';
+import { motorAt, type Motor, type Netlist } from '../circuit';
 import { defaults, type ConductorSize } from '../reference';
 import { judgeCircuit, type CircuitFacts, type ConductorFacts, type Finding, type SupplyFacts } from '../findings';
 import type { Battery, Choices, Circuit } from '../job';
@@ -62,7 +62,11 @@ function judge(circuit: SurveyedCircuit, battery: Battery): JudgedCircuit {
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposed);
   const netlist = withRating(netlistOf(plan, ohmAt(sizeOf)), rating);
   const drop = worstDrop(question, sizeOf);
-  const running = solveIn(withSupply(netlist, defaults.runningSupplyV), settings, plan.ids.pump);
+  const supplies = [...defaults.suppliesV].map((supplyV) => ({
+    supplyV,
+    solved: solveIn(withSupply(netlist, supplyV), settings, plan.ids.pump),
+  }));
+  const running = supplies.find(({ supplyV }) => supplyV === defaults.runningSupplyV)?.solved ?? [];
   const conductors = plan.conductors.map((planned) =>
     conductorFacts({ planned, choices, proposed, sizeOf, designCurrentA, drop, running }),
   );
@@ -79,7 +83,7 @@ function judge(circuit: SurveyedCircuit, battery: Battery): JudgedCircuit {
     dropV: drop.dropV,
     dropPercent: (100 * drop.dropV) / defaults.ratedSupplyV,
     dropSetting: drop.setting,
-    supplies: defaults.suppliesV.map((supplyV) => supplyFacts(circuit, netlist, plan, settings, supplyV)),
+    supplies: supplies.map(({ supplyV, solved }) => supplyFacts(circuit, motor, supplyV, solved)),
     protection: protectionFacts({ circuit, battery, choices, plan, netlist, settings, rating, answer, conductors }),
   };
   return { plan, netlist, facts, judgements: judgeCircuit(facts) };
@@ -127,21 +131,13 @@ function conductorFacts({ planned, choices, proposed, sizeOf, drop, running }: C
   };
 }
 
-function motorOf(netlist: Netlist) {
+function motorOf(netlist: Netlist): Motor {
   for (const part of netlist.parts) if (part.kind === 'pump') return part.motor;
   throw new RangeError('The plan has no pump.');
 }
 
-function supplyFacts(
-  circuit: Circuit,
-  netlist: Netlist,
-  plan: Plan,
-  settings: readonly Setting[],
-  supplyV: number,
-): SupplyFacts {
-  const solved = solveIn(withSupply(netlist, supplyV), settings, plan.ids.pump);
+function supplyFacts(circuit: Circuit, motor: Motor, supplyV: number, solved: readonly Solved[]): SupplyFacts {
   const { pumpV, setting } = leastBy(some(solved, 'The pump runs in no setting of this scheme.'), (row) => row.pumpV);
-  const motor = motorOf(netlist);
   const { amps, speedRatio } = motorAt(motor, pumpV);
   const { openFlowLPerH, openFlowV } = circuit.pump;
   const speedAtFlowLabel = motorAt(motor, openFlowV ?? defaults.openFlowV).speedRatio;

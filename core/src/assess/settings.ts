@@ -50,11 +50,19 @@ export function solveIn(netlist: Netlist, settings: readonly Setting[], pump: st
   });
 }
 
-/** The settings of switch and floats in which the pump has voltage. */
+/**
+ * The settings of switch and floats in which the pump has voltage. Settings that
+ * load every conductor alike, such as manual with the float up or down, count once.
+ */
 export function runningSettings(netlist: Netlist, pump: string): Setting[] {
-  return solveIn(withPump(netlist, 'locked'), everySetting(netlist), pump)
-    .filter(({ pumpV }) => Math.abs(pumpV) > 1e-3)
-    .map(({ setting }) => setting);
+  const solved = solveIn(withPump(netlist, 'locked'), everySetting(netlist), pump);
+  const distinct = new Map<string, Setting>();
+  for (const { point, pumpV, setting } of solved) {
+    if (Math.abs(pumpV) <= 1e-3) continue;
+    const load = netlist.conductors.map(({ id }) => String(Math.round(point.conductorA(id) * 1e6))).join(' ');
+    if (!distinct.has(load)) distinct.set(load, setting);
+  }
+  return [...distinct.values()];
 }
 
 /** The item for which `value` is least. */

@@ -82,7 +82,8 @@ class JoinedNumbers {
   private readonly parent: Int32Array;
 
   constructor(count: number) {
-    this.parent = Int32Array.from({ length: count }, (_, number) => number);
+    this.parent = new Int32Array(count);
+    for (let number = 0; number < count; number += 1) this.parent[number] = number;
   }
 
   rootOf(number: number): number {

@@ -1,6 +1,6 @@
 import { resistance, type Element } from './element';
 import { solveLinear } from './linear';
-import { motorAt } from './motor';
+import { motorAt, type MotorCondition } from './motor';
 import { numberNodes, type Nodes, type PlacedElement } from './nodes';
 import type { Netlist, TerminalRef } from './netlist';
 import { elementsOf, nodeKey, type Setting } from './parts';
@@ -61,33 +61,77 @@ interface Iterated {
   readonly iterations: number;
 }
 
-/** Newton's method; a circuit without a motor is linear and done in one step. */
+/**
+ * Standing motors are resistances, so the network with them is linear and is
+ * eliminated once; what a turning motor draws less than a standing one is a
+ * current fed in at its terminals. Newton's method then runs over the motors'
+ * volts alone: v = v0 + Z·j(v).
+ */
 function iterate(nodes: Nodes): Iterated {
   const idealSources = nodes.elements.filter(({ element }) => element.kind === 'source' && element.ohm === 0).length;
   const size = nodes.count + idealSources;
-  const steady = new Float64Array(size * size);
-  const steadyRight = new Float64Array(size);
-  stampSteady(nodes, { matrix: steady, right: steadyRight, size });
   const motors = nodes.elements.filter(isMotor);
   const system: System = { matrix: new Float64Array(size * size), right: new Float64Array(size), size };
-  const volts = new Float64Array(nodes.count);
+  stampLinear(nodes, system);
+  const fedIn = motors.map(({ a, b }) => {
+    const column = new Float64Array(size);
+    stampCurrent(column, b, a, 1);
+    return column;
+  });
+  if (!solveLinear(system.matrix, [system.right, ...fedIn], size)) {
+    throw new CircuitError('singular', 'Two ideal sources contradict each other: the circuit has no single answer.');
+  }
+  const { amps, iterations } = settleMotors(motors, system.right, fedIn);
+  const volts = system.right.slice(0, nodes.count);
+  fedIn.forEach((column, index) => {
+    for (let row = 0; row < nodes.count; row += 1)
+      volts[row] = (volts[row] ?? 0) + (amps[index] ?? 0) * (column[row] ?? 0);
+  });
+  return { volts: centred(volts, nodes), iterations };
+}
+
+/** The currents fed in at the motors' terminals once all motors have settled, A. */
+function settleMotors(
+  motors: readonly PlacedMotor[],
+  standing: Float64Array,
+  fedIn: readonly Float64Array[],
+): { readonly amps: readonly number[]; readonly iterations: number } {
+  const count = motors.length;
+  const across = ({ a, b }: PlacedMotor, solution: Float64Array) => (solution[a] ?? 0) - (solution[b] ?? 0);
+  const startV = motors.map((motor) => across(motor, standing));
+  let volts = startV;
   for (let iteration = 1; iteration <= MAX_ITERATIONS; iteration += 1) {
-    system.matrix.set(steady);
-    system.right.set(steadyRight);
-    for (const motor of motors) stampMotor(motor, volts, system);
-    if (!solveLinear(system.matrix, system.right, size)) {
-      throw new CircuitError('singular', 'Two ideal sources contradict each other: the circuit has no single answer.');
-    }
+    const drawn = motors.map(({ element }, index) => lessThanStanding(element, volts[index] ?? 0));
+    const misses = Float64Array.from(motors, (motor, row) =>
+      drawn.reduce(
+        (miss, { amps }, index) => miss + amps * across(motor, fedIn[index] ?? standing),
+        (startV[row] ?? 0) - (volts[row] ?? 0),
+      ),
+    );
+    if (misses.every((miss) => Math.abs(miss) < SETTLED_V))
+      return { amps: drawn.map(({ amps }) => amps), iterations: iteration };
+    const slopes = new Float64Array(count * count);
+    motors.forEach((motor, row) =>
+      drawn.forEach(({ slopeS }, column) => {
+        slopes[row * count + column] = (row === column ? 1 : 0) - slopeS * across(motor, fedIn[column] ?? standing);
+      }),
+    );
+    if (!solveLinear(slopes, [misses], count)) break;
     const damping = iteration > DAMPED_AFTER ? 0.5 : 1;
-    let change = 0;
-    for (let row = 0; row < nodes.count; row += 1) {
-      const step = (system.right[row] ?? 0) - (volts[row] ?? 0);
-      change = Math.max(change, Math.abs(step));
-      volts[row] = (volts[row] ?? 0) + damping * step;
-    }
-    if (motors.length === 0 || change < SETTLED_V) return { volts: centred(volts, nodes), iterations: iteration };
+    volts = volts.map((before, index) => before + damping * (misses[index] ?? 0));
   }
   throw new CircuitError('not-settled', `The circuit did not settle in ${MAX_ITERATIONS} steps.`);
+}
+
+/** What a motor draws less at these volts than if it stood still. */
+function lessThanStanding({ motor, condition }: PlacedMotor['element'], volts: number) {
+  const point = motorAt(motor, volts, condition);
+  const standingS = standingConductance(condition, motor.windingOhm);
+  return { amps: standingS * volts - point.amps, slopeS: standingS - point.slopeS };
+}
+
+function standingConductance(condition: MotorCondition, windingOhm: number): number {
+  return condition === 'open' ? 0 : 1 / windingOhm;
 }
 
 /**
@@ -109,30 +153,32 @@ interface System {
   readonly size: number;
 }
 
-/** Everything that does not change with the volts. */
-function stampSteady(nodes: Nodes, system: System): void {
+/** The network with its motors standing. */
+function stampLinear(nodes: Nodes, system: System): void {
   for (let row = 0; row < nodes.count; row += 1) add(system, row, row, LEAK_S);
   for (const [held] of nodes.islands) if (held !== undefined) add(system, held, held, 1);
   let branch = nodes.count;
   for (const { element, a, b } of nodes.elements) {
     switch (element.kind) {
       case 'link':
-      case 'motor':
         break;
       case 'resistor':
         stampConductance(system, a, b, 1 / element.ohm);
         break;
+      case 'motor':
+        stampConductance(system, a, b, standingConductance(element.condition, element.motor.windingOhm));
+        break;
       case 'source':
         if (element.ohm > 0) {
           stampConductance(system, a, b, 1 / element.ohm);
-          stampCurrent(system, b, a, element.emfV / element.ohm);
+          stampCurrent(system.right, b, a, element.emfV / element.ohm);
         } else {
           stampIdealSource(system, a, b, branch, element.emfV);
           branch += 1;
         }
         break;
       case 'sink':
-        stampCurrent(system, a, b, element.amps);
+        stampCurrent(system.right, a, b, element.amps);
         break;
       default:
         element satisfies never;
@@ -144,14 +190,6 @@ type PlacedMotor = PlacedElement & { readonly element: Extract<Element, { kind: 
 
 function isMotor(placed: PlacedElement): placed is PlacedMotor {
   return placed.element.kind === 'motor';
-}
-
-/** The motor's tangent at the volts reached so far. */
-function stampMotor({ element, a, b }: PlacedMotor, volts: Float64Array, system: System): void {
-  const across = (volts[a] ?? 0) - (volts[b] ?? 0);
-  const point = motorAt(element.motor, across, element.condition);
-  stampConductance(system, a, b, point.slopeS);
-  stampCurrent(system, a, b, point.amps - point.slopeS * across);
 }
 
 /** Ground has index −1 and no row. */
@@ -169,9 +207,9 @@ function stampConductance(system: System, a: number, b: number, siemens: number)
 }
 
 /** A current of `amps` from node `from`, through the element, into node `to`. */
-function stampCurrent(system: System, from: number, to: number, amps: number): void {
-  if (from >= 0) system.right[from] = (system.right[from] ?? 0) - amps;
-  if (to >= 0) system.right[to] = (system.right[to] ?? 0) + amps;
+function stampCurrent(right: Float64Array, from: number, to: number, amps: number): void {
+  if (from >= 0) right[from] = (right[from] ?? 0) - amps;
+  if (to >= 0) right[to] = (right[to] ?? 0) + amps;
 }
 
 function stampIdealSource(system: System, plus: number, minus: number, branch: number, emfV: number): void {
