@@ -5,7 +5,7 @@ import { fonts, usePalette } from '../ui/theme';
 import type { Palette } from '../ui/palette';
 import { insulation } from './colours';
 import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
-import { layoutDiagram } from './layout';
+import { LEAST_WIDTH, layoutDiagram } from './layout';
 import { PartSymbol } from './PartSymbol';
 import { BAND_STRIP } from './place';
 import { wirePath } from './wirePath';
@@ -29,11 +29,12 @@ export interface BandDrawingProps {
 /** The circuit drawn down the page in its three bands; conductors and parts can be touched. */
 export function BandDrawing({ diagram, width, selected, onSelect, label }: BandDrawingProps) {
   const palette = usePalette();
-  const drawing = useMemo(() => layoutDiagram(diagram, width), [diagram, width]);
+  const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
+  const scale = Math.min(1, width / drawing.width);
   return (
     <Svg
-      width={drawing.width}
-      height={drawing.height}
+      width={drawing.width * scale}
+      height={drawing.height * scale}
       viewBox={`0 0 ${drawing.width} ${drawing.height}`}
       role="radiogroup"
       aria-label={label}

@@ -12,11 +12,14 @@ const roomy: readonly Spacing[] = [
   { rowGap: 110, entry: 120 },
 ];
 
+/** Narrower than this, px, words no longer find their places: draw at this width and scale. */
+export const LEAST_WIDTH = 360;
+
 /**
  * Lays a circuit out at a given width: parts in their bands and lanes, conductors
  * routed between them, words where nothing else stands. Room is added until
  * every word has a place.
- * @param width px, 320 or more
+ * @param width px, `LEAST_WIDTH` or more
  */
 export function layoutDiagram(diagram: Diagram, width: number): Drawing {
   let best: Drawing | undefined;
