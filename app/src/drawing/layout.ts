@@ -13,7 +13,7 @@ const roomy: readonly Spacing[] = [
 ];
 
 /** Narrower than this, px, words no longer find their places: draw at this width and scale. */
-export const LEAST_WIDTH = 360;
+export const LEAST_WIDTH = 380;
 
 /**
  * Lays a circuit out at a given width: parts in their bands and lanes, conductors
