@@ -28,7 +28,7 @@ export class Problem extends Error {
   }
 }
 
-export function sendProblem(response: Response, problem: Problem): void {
+function sendProblem(response: Response, problem: Problem): void {
   response
     .status(problem.status)
     .type('application/problem+json')
@@ -78,7 +78,7 @@ function databaseAway(error: unknown): boolean {
 }
 
 /** Any error as a problem, without a word of its inside. */
-export function asProblem(error: unknown): Problem {
+function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (databaseAway(error)) {
     return new Problem(

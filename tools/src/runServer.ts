@@ -9,7 +9,12 @@ export interface RunningServer {
 }
 
 /** Starts the built server on a loopback port and waits until it is ready. @throws when it ends or stays silent. */
-export async function runServer(databaseUrl: string, port: number, logLevel: string): Promise<RunningServer> {
+export async function runServer(
+  databaseUrl: string,
+  port: number,
+  logLevel: string,
+  settings: Readonly<Record<string, string>> = {},
+): Promise<RunningServer> {
   const child = spawn(process.execPath, ['--enable-source-maps', serverBundle], {
     cwd: root,
     // Its own group, so that Ctrl-C in the terminal reaches it only through us, in order.
@@ -17,6 +22,7 @@ export async function runServer(databaseUrl: string, port: number, logLevel: str
     stdio: ['ignore', 'inherit', 'inherit'],
     env: {
       ...process.env,
+      ...settings,
       DATABASE_URL: databaseUrl,
       MIGRATIONS_FOLDER: migrationsFolder,
       WEB_FOLDER: webFolder,

@@ -4,14 +4,19 @@ import AtkinsonBold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/
 import MaterialDesignIcons from '@react-native-vector-icons/material-design-icons/fonts/MaterialDesignIcons.ttf';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { Stack } from 'expo-router';
+import { Stack, type ErrorBoundaryProps } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { useColorScheme, View } from 'react-native';
+import { Pressable, Text, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
+import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 import { DraftsContext, makeDraftStore } from '../data/boats';
 import { SettingsContext, useStoredSettings } from '../data/settings';
+import { PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
 import { darkTheme, lightTheme } from '../ui/theme';
+
+/** The library's own icons are drawn by ours, which screen readers pass over. */
+const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };
 
 export default function RootLayout() {
   const [fontsReady, fontsFailed] = useFonts({
@@ -42,7 +47,7 @@ export default function RootLayout() {
     <SettingsContext.Provider value={access}>
       <QueryClientProvider client={client}>
         <DraftsContext.Provider value={drafts}>
-          <PaperProvider theme={dark ? darkTheme : lightTheme}>
+          <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
             <SaidProvider>
               <Stack screenOptions={{ headerShown: false, title: 'Harbor Latch' }} />
             </SaidProvider>
@@ -50,5 +55,22 @@ export default function RootLayout() {
         </DraftsContext.Provider>
       </QueryClientProvider>
     </SettingsContext.Provider>
+  );
+}
+
+/** What stands instead of a page that failed: plain words, and the way on. Everything typed is on this device. */
+export function ErrorBoundary({ retry }: ErrorBoundaryProps) {
+  return (
+    <View role="alert" style={{ flex: 1, alignItems: 'center', justifyContent: 'center', gap: 16, padding: 24 }}>
+      <Text style={{ fontSize: 20, textAlign: 'center' }}>This page could not be shown.</Text>
+      <Text style={{ fontSize: 16, textAlign: 'center' }}>What you entered is kept on this device.</Text>
+      <Pressable
+        role="button"
+        onPress={() => void retry()}
+        style={{ minHeight: 48, paddingHorizontal: 24, justifyContent: 'center', borderWidth: 1, borderRadius: 10 }}
+      >
+        <Text style={{ fontSize: 16 }}>Try again</Text>
+      </Pressable>
+    </View>
   );
 }

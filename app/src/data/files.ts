@@ -1,7 +1,7 @@
 import { MAX_JOB_BYTES, readJobText, writeJobText, type Job, type ReadJob } from '@harbor-latch/core/job/index';
 
 /** Hands a text to the browser as a file to keep. */
-export function downloadText(name: string, text: string, type: string): void {
+function downloadText(name: string, text: string, type: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;

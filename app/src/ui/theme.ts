@@ -66,7 +66,7 @@ export const lightTheme = themeOf(MD3LightTheme, lightPalette);
 export const darkTheme = themeOf(MD3DarkTheme, darkPalette);
 
 /** The theme in force. */
-export function useLatchTheme(): LatchTheme {
+function useLatchTheme(): LatchTheme {
   return useTheme<LatchTheme>();
 }
 

@@ -38,7 +38,7 @@ export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
 }
 
 /** "10 AWG", or the sizes in use where they differ, largest number first. */
-export function sizesInWords(facts: CircuitFacts): string {
+function sizesInWords(facts: CircuitFacts): string {
   return [...new Set(facts.conductors.map((conductor) => conductor.size))].join(', ');
 }
 

@@ -32,7 +32,7 @@ export function FindingCard({
     >
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
         <Icon name={look.icon} color={ink} />
-        <Words kind="strong" color={ink} level={3}>
+        <Words kind="strong" color={ink} level={2}>
           {look.word}
         </Words>
       </View>

@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import { writeJobText } from '@harbor-latch/core/job/index';
+import type { Page } from '@playwright/test';
+import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+
+async function importFile(page: Page, name: string, text: string): Promise<void> {
+  const choosing = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await (await choosing).setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+}
+
+test('an exported job file comes back without loss', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('low-samphire', 'Carried'));
+  await open(page, placesOf(job).boat, 'Carried');
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the job file' }).click();
+  const download = await downloading;
+  expect(download.suggestedFilename()).toBe('carried.json');
+  const text = readFileSync(await download.path(), 'utf8');
+  expect(JSON.parse(text)).toEqual(job);
+  await request.delete(`/api/boats/${job.boat.id}`, { headers: { 'If-Match': '"1"' } });
+
+  await open(page, '/', 'Yard');
+  await importFile(page, 'carried.json', text);
+  await expect(page.getByRole('heading', { level: 1, name: 'Carried' })).toBeVisible();
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
+});
+
+test('a file of a boat that is here already replaces it only on request, and that can be undone', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Twice'));
+  await open(page, '/', 'Yard');
+  await expect(page.getByRole('link', { name: 'Boat Twice', exact: true }).first()).toBeVisible();
+  await importFile(page, 'twice.json', writeJobText({ ...job, boat: { ...job.boat, name: 'Twice, newer' } }));
+  await page.getByRole('button', { name: 'Replace' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Twice, newer' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Twice', exact: true })).toBeVisible();
+});
+
+test('a file that is no job is refused in place, each for its reason, and nothing changes', async ({ page }) => {
+  const good = writeJobText(demoBoat('pinnock', 'Refused'));
+  await open(page, '/', 'Yard');
+  const refused: readonly (readonly [string, string, RegExp])[] = [
+    [
+      'newer.json',
+      good.replace('"version": 1', '"version": 2'),
+      /\$\.version: The file was written by a newer version \(2\)/,
+    ],
+    ['notes.json', 'pump, float, switch', /This is not a JSON file/],
+    [
+      'typo.json',
+      good.replace('"currentA"', '"curentA"'),
+      /\$\.circuits\[0\]\.pump\.curentA: Unknown key "curentA"\. Did you mean "currentA"\?/,
+    ],
+    ['large.json', 'x'.repeat(10 * 1024 * 1024), /large\.json is larger than 5 MiB/],
+  ];
+  for (const [name, text, message] of refused) {
+    await importFile(page, name, text);
+    await expect(page.getByText(`${name} was not imported. Nothing was changed.`)).toBeVisible();
+    await expect(page.getByText(message)).toBeVisible();
+    await page.getByRole('button', { name: 'Dismiss' }).click();
+  }
+  await expect(page.getByRole('link', { name: 'Boat Refused' })).toHaveCount(0);
+});

@@ -1,0 +1,97 @@
+import { assessReport } from '@harbor-latch/core/assess/index';
+import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
+
+test('a yard hand adds a boat and a circuit, enters four figures and has the answer', async ({ page, request }, {
+  project,
+}) => {
+  await open(page, '/', 'Yard');
+  await page.getByRole('button', { name: 'Add a boat' }).click();
+  const name = `Shearwater ${project.name} ${Date.now()}`;
+  await page.getByLabel('Name of the boat').fill(name);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await page.getByRole('button', { name: 'Add a circuit' }).click();
+  await page.getByLabel('Name of the circuit').fill('Main pump');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+
+  await expect(page.getByText('4 figures are still needed')).toBeVisible();
+  await page.getByLabel('Source to panel, one way, in m').fill('3');
+  await page.getByLabel('Panel to bilge, one way, in m').fill('5');
+  await page.getByLabel('Pump amperes, in A').fill('5');
+  await page.getByLabel('Bilge to negative bus, one way, in m').fill('5');
+  await expect(page.getByText('still needed')).toHaveCount(0);
+
+  await page.getByRole('tab', { name: 'Size' }).click();
+  await expect(page.getByText('12 AWG').first()).toBeVisible();
+  await expect(page.getByText('7.5\u00a0A').first()).toBeVisible();
+  await expect(
+    page.getByText('Conductors lose 0.36\u00a0V, 3.0\u00a0% of 12 V. Within the 3\u00a0% allowed.'),
+  ).toBeVisible();
+
+  const id = new URL(page.url()).pathname.split('/')[2] ?? '';
+  await expect.poll(async () => (await storedBoat(request, id)).job.circuits[0]?.pump.currentA).toBe(5);
+});
+
+test('the numbers on the screen are those of the headless command', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Compared'));
+  const [report] = assessReport(job).circuits;
+  if (!report || report.status !== 'sized') throw new Error('not sized');
+  await open(page, placesOf(job).size, firstCircuit(job).name);
+  await expect(page.getByText(`${report.pumpV?.toFixed(2) ?? ''}\u00a0V`).first()).toBeVisible();
+  await expect(page.getByText(`${report.dropPercent.toFixed(1)}\u00a0% of 12 V`).first()).toBeVisible();
+  for (const conductor of report.conductors) await expect(page.getByText(conductor.size).first()).toBeVisible();
+  for (const finding of report.findings) await expect(page.getByText(finding.message).first()).toBeVisible();
+});
+
+test('a choice is judged, its fix says what it gives, is taken in one tap and can be undone', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Judged'));
+  await open(page, placesOf(job).size, 'Bilge pump');
+  const stop = page.getByText('The 15 A rating is above the pump maker’s 5\u00a0A');
+  await expect(stop).toBeVisible();
+  await expect(page.getByText(/This gives: fuse 15\u00a0A → 4\u00a0A/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Use the 4 A blade fuse' }).first().click();
+  await expect(stop).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(stop).toBeVisible();
+});
+
+test('another size is judged at once, and the working shows how it was reckoned', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('low-samphire', 'Chosen'));
+  await open(page, placesOf(job).size, 'Engine well, primary');
+  await page.getByRole('button', { name: /^Manual positive, .*: open$/ }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Size of the manual positive' })
+    .getByRole('radio', { name: '18 AWG' })
+    .click();
+  await expect(page.getByText('Manual positive: 18 AWG is below the least size')).toBeVisible();
+  await expect(page.getByText('chosen by you')).toBeVisible();
+  await expect(page.getByText(/17\.241 mΩ·mm²\/m × 1\.1572 \(60 °C\) × 7\.2 m ÷ 0\.823 mm²/)).toBeVisible();
+  await page
+    .getByRole('radio', { name: '10 % drop' })
+    .or(page.getByRole('radio', { name: '10\u00a0% drop' }))
+    .click();
+  await page.getByRole('radio', { name: 'mm²', exact: true }).click();
+  await expect(page.getByText(/\d mm²/).first()).toBeVisible();
+});
+
+test('a circuit that no size satisfies says which limit fails, by how much and what would help', async ({
+  page,
+  request,
+}) => {
+  const job = demoBoat('pinnock', 'Too far');
+  const far = {
+    ...firstCircuit(job),
+    legs: { sourceToPanel: { lengthM: 60 }, panelToBilge: { lengthM: 60 }, bilgeToNegative: { lengthM: 60 } },
+    pump: { currentA: 95 },
+  };
+  await addBoat(request, { ...job, circuits: [far] });
+  await open(page, placesOf(job).size, 'Bilge pump');
+  await expect(
+    page.getByText(
+      /No size in the AWG table satisfies this circuit, not even 2\/0 AWG\. The drop is \d+\.\d\d times what is allowed: shorten/,
+    ),
+  ).toBeVisible();
+});

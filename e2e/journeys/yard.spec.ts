@@ -1,0 +1,64 @@
+import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+
+test('the yard shows each boat, its circuits and the worst found in them', async ({ page, request }, { project }) => {
+  const name = `Sighted on ${project.name}`;
+  const job = await addBoat(request, demoBoat('low-samphire', name));
+  await open(page, '/', 'Yard');
+  const boat = page.getByRole('link', { name: `Boat ${name}` });
+  await expect(boat.getByText('Stop', { exact: true })).toBeVisible();
+  const primary = page.getByRole('link', { name: `Circuit Engine well, primary of ${name}` });
+  await expect(primary.getByText(/^Caution: The battery can deliver/)).toBeVisible();
+  await primary.click();
+  await expect(page).toHaveURL(new RegExp(`${placesOf(job).size}$`));
+});
+
+test('an empty yard says what to do', async ({ page, context }) => {
+  await context.route('**/api/boats', (route) => route.fulfill({ json: { boats: [] } }));
+  await open(page, '/', 'Yard');
+  await expect(page.getByText('No boats yet')).toBeVisible();
+});
+
+test('a yard without a server says so, and tries again', async ({ page, context, expected }) => {
+  expected.push(/503|Failed to load resource/);
+  await context.route('**/api/boats', (route) =>
+    route.fulfill({ status: 503, json: { code: 'database-away', detail: 'away' } }),
+  );
+  await open(page, '/', 'Yard');
+  await expect(page.getByText('The server is away, and this device holds no boats yet.')).toBeVisible();
+  await context.unroute('**/api/boats');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('link', { name: /^Boat / }).first()).toBeVisible();
+});
+
+test('a boat is removed, and comes back by undo', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Removed'));
+  await open(page, placesOf(job).boat, 'Removed');
+  await page.getByRole('button', { name: 'Remove this boat' }).click();
+  await expect(page.getByText('Removed Removed')).toBeVisible();
+  expect((await request.get(`/api/boats/${job.boat.id}`)).status()).toBe(404);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
+});
+
+test('a circuit is removed, and comes back by undo', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('low-samphire', 'Halved'));
+  await open(page, placesOf(job).boat, 'Halved');
+  await page.getByRole('button', { name: 'Remove circuit Engine well, backup' }).click();
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.length).toBe(1);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
+});
+
+test('hostile names are shown as the text they are', async ({ page, request }) => {
+  const name = '<img src=x onerror=alert(1)> "\u202Etfarc" 😀';
+  const job = await addBoat(request, demoBoat('pinnock', name));
+  await open(page, placesOf(job).boat, name);
+  await open(page, '/', 'Yard');
+  await expect(page.getByText(name).first()).toBeVisible();
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await open(page, '/harbour', 'Nothing here');
+  await page.getByRole('button', { name: 'To the yard' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Yard' })).toBeVisible();
+});

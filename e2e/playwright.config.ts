@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+import { chromiumLaunch } from './chromium';
+
+const address = process.env['LATCH_ADDRESS'];
+if (address === undefined)
+  throw new Error('LATCH_ADDRESS is missing: run "npm test -- browser", which starts a server.');
+
+export default defineConfig({
+  testDir: './journeys',
+  outputDir: '../test-results',
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list'], ['json', { outputFile: '../.local/results/browser.json' }]],
+  use: {
+    baseURL: address,
+    launchOptions: chromiumLaunch,
+    screenshot: 'only-on-failure',
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});

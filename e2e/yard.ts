@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { readJobText, type Circuit, type Job } from '@harbor-latch/core/job/index';
+import { test as base, expect, type APIRequestContext, type BrowserContext, type Page } from '@playwright/test';
+
+/** A demo boat of the repository, under an id of its own. */
+export function demoBoat(file: string, name: string): Job {
+  const read = readJobText(readFileSync(new URL(`../examples/${file}.json`, import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(read.problems[0].message);
+  return { ...read.job, boat: { ...read.job.boat, id: randomUUID(), name } };
+}
+
+/** The addresses of a boat's first circuit. */
+export function placesOf(job: Job) {
+  const boat = `/boat/${job.boat.id}`;
+  const circuit = `${boat}/${firstCircuit(job).id}`;
+  return { boat, survey: `${circuit}/survey`, size: `${circuit}/size`, drawing: `${circuit}/drawing` };
+}
+
+export function firstCircuit(job: Job): Circuit {
+  const [circuit] = job.circuits;
+  if (!circuit) throw new Error('The boat has no circuit.');
+  return circuit;
+}
+
+export async function addBoat(request: APIRequestContext, job: Job): Promise<Job> {
+  const answer = await request.put(`/api/boats/${job.boat.id}`, { data: job, headers: { 'If-None-Match': '*' } });
+  expect(answer.status()).toBe(201);
+  return job;
+}
+
+export async function storedBoat(request: APIRequestContext, id: string): Promise<{ version: number; job: Job }> {
+  return (await (await request.get(`/api/boats/${id}`)).json()) as { version: number; job: Job };
+}
+
+/** Fails a test for anything on the console and any request that leaves the origin. */
+function watch(context: BrowserContext, origin: string, expected: () => readonly RegExp[]): string[] {
+  const complaints: string[] = [];
+  const complain = (text: string) => {
+    if (!expected().some((pattern) => pattern.test(text))) complaints.push(text);
+  };
+  context.on('console', (message) => {
+    if (message.type() === 'error') complain(`console: ${message.text()}`);
+  });
+  context.on('weberror', (error) => complain(`page error: ${error.error().message}`));
+  context.on('request', (sent) => {
+    const url = new URL(sent.url());
+    if (/^https?:$|^wss?:$/.test(url.protocol) && url.origin !== origin)
+      complain(`request left the origin: ${url.href}`);
+  });
+  return complaints;
+}
+
+interface Fixtures {
+  /** Console messages that the test brings about on purpose. */
+  readonly expected: RegExp[];
+  readonly watched: undefined;
+}
+
+export const test = base.extend<Fixtures>({
+  expected: async ({ page: _page }, use) => {
+    await use([]);
+  },
+  watched: [
+    async ({ context, baseURL, expected }, use) => {
+      const complaints = watch(context, new URL(baseURL ?? '').origin, () => expected);
+      await use(undefined);
+      expect(complaints).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+/** Opens an address and waits until its title stands. */
+export async function open(page: Page, address: string, title: string | RegExp): Promise<void> {
+  await page.goto(address);
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+}
+
+export { expect };

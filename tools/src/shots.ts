@@ -1,0 +1,66 @@
+import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
+import { chromium, type Page } from '@playwright/test';
+import { buildAll } from './build';
+import { chromiumProgram, needProgram } from './debian';
+import { root } from './places';
+import { say } from './say';
+import { withThrowawayServer } from './throwaway';
+
+const folder = join(root, 'docs', 'screenshots');
+const phone = { width: 390, height: 844 };
+const wide = { width: 1280, height: 800 };
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly size: typeof phone;
+  readonly dark?: boolean;
+  readonly before?: (page: Page) => Promise<void>;
+}
+
+const alderWren = '/boat/a1de0000-3e4e-4c1a-9b0a-000000000001';
+const alderPump = `${alderWren}/a1de0000-3e4e-4c1a-9b0a-0000000000c1`;
+const lowSamphire = '/boat/105a0000-3e4e-4c1a-9b0a-000000000002';
+const engineWell = `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c1`;
+const pinnockPump = '/boat/b1770000-3e4e-4c1a-9b0a-000000000003/b1770000-3e4e-4c1a-9b0a-0000000000c1';
+
+const shots: readonly Shot[] = [
+  { name: 'yard-phone', path: '/', size: phone },
+  { name: 'boat-phone', path: lowSamphire, size: phone },
+  { name: 'survey-phone', path: `${alderPump}/survey`, size: phone },
+  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone },
+  { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone },
+  { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, dark: true },
+  { name: 'size-wide', path: `${alderPump}/size`, size: wide },
+  { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, dark: true },
+];
+
+/** One current picture of each main view, from the demo data. */
+async function main(): Promise<void> {
+  needProgram(chromiumProgram);
+  await buildAll();
+  mkdirSync(folder, { recursive: true });
+  for (const old of readdirSync(folder)) rmSync(join(folder, old));
+  await withThrowawayServer(async ({ address }) => {
+    const browser = await chromium.launch(chromiumLaunch);
+    for (const { name, path, size, dark = false, before } of shots) {
+      const context = await browser.newContext({ viewport: size, colorScheme: dark ? 'dark' : 'light' });
+      const page = await context.newPage();
+      await page.goto(`${address}${path}`);
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      await page.waitForLoadState('networkidle');
+      await before?.(page);
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await context.close();
+      say(`${name}.png`);
+    }
+    await browser.close();
+  });
+}
+
+main().catch((error: unknown) => {
+  say(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+});

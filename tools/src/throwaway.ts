@@ -1,0 +1,26 @@
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startCluster } from './cluster';
+import { loadDemo } from './demo';
+import { freePort } from './freePort';
+import { runServer, type RunningServer } from './runServer';
+
+/** Does `work` against the built application on a database of its own with the demo boats, and clears all away. */
+export async function withThrowawayServer<T>(work: (server: RunningServer) => Promise<T>): Promise<T> {
+  const folder = mkdtempSync(join(tmpdir(), 'latch-throwaway-'));
+  chmodSync(folder, 0o755);
+  const cluster = await startCluster({ folder, wantedPort: 0, durable: false });
+  try {
+    const server = await runServer(cluster.url, await freePort(), 'error', { REQUESTS_PER_MINUTE: '1000000' });
+    try {
+      await loadDemo(server.address);
+      return await work(server);
+    } finally {
+      await server.stop();
+    }
+  } finally {
+    await cluster.stop();
+    rmSync(cluster.folder, { recursive: true, force: true });
+  }
+}
