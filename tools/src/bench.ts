@@ -1,48 +1,31 @@
-import { readFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { assess, readJobText, type Job } from '@harbor-latch/core';
-import { everySetting, solve } from '@harbor-latch/core/circuit/index';
 import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
 import { chromium } from '@playwright/test';
+import { buildSync } from 'esbuild';
+import type { CoreFigures } from './benchCore';
 import { buildAll } from './build';
 import { chromiumProgram, needProgram } from './debian';
-import { examplesFolder } from './places';
+import { examplesFolder, localFolder, root } from './places';
 import { say } from './say';
 import { withThrowawayServer } from './throwaway';
 
 const budgets = { assessMs: 2, solveMs: 0.3, firstScreenJavaScriptBytes: 700_000 };
 
-/** Median of `times` runs after a warm-up, ms. */
-function medianMs(work: () => void, times = 400): number {
-  for (let warm = 0; warm < times; warm += 1) work();
-  const taken = Array.from({ length: times }, () => {
-    const begun = performance.now();
-    work();
-    return performance.now() - begun;
-  }).sort((a, b) => a - b);
-  return taken[Math.floor(times / 2)] ?? NaN;
-}
-
-function demoJobs(): Job[] {
-  return ['alder-wren', 'low-samphire', 'pinnock'].map((name) => {
-    const read = readJobText(readFileSync(join(examplesFolder, `${name}.json`), 'utf8'));
-    if (!read.ok) throw new Error(`${name}: ${read.problems[0].message}`);
-    return read.job;
+/** The core's figures, measured in plain JavaScript as it is shipped, in a process of its own. */
+function coreFigures(): CoreFigures {
+  const script = join(localFolder, 'benchCore.cjs');
+  buildSync({
+    entryPoints: [join(root, 'tools/src/benchCore.ts')],
+    outfile: script,
+    bundle: true,
+    platform: 'node',
+    format: 'cjs',
+    target: 'node20',
   });
-}
-
-function coreFigures() {
-  const circuits = demoJobs().flatMap((job) => job.circuits.map((circuit) => ({ ...job, circuits: [circuit] })));
-  const assessMs = Math.max(...circuits.map((job) => medianMs(() => assess(job))));
-  const solveMs = Math.max(
-    ...circuits.flatMap((job) => {
-      const [assessed] = assess(job);
-      if (assessed?.status !== 'sized') return [];
-      const settings = everySetting(assessed.netlist);
-      return settings.map((setting) => medianMs(() => solve(assessed.netlist, setting), 2000));
-    }),
-  );
-  return { assessMs, solveMs };
+  const { stdout, stderr, status } = spawnSync(process.execPath, [script, examplesFolder], { encoding: 'utf8' });
+  if (status !== 0) throw new Error(stderr);
+  return JSON.parse(stdout) as CoreFigures;
 }
 
 /** Bytes of the first screen from a cold cache, as they came over the wire, and when its first boat stood. */
@@ -74,13 +57,15 @@ async function firstScreen(address: string) {
 async function main(): Promise<void> {
   needProgram(chromiumProgram);
   await buildAll();
-  const { assessMs, solveMs } = coreFigures();
+  const { assess, solveMs } = coreFigures();
+  const assessMs = Math.max(...assess.map(({ ms }) => ms));
   const begun = performance.now();
   const { timeToServeMs, screen } = await withThrowawayServer(async ({ address }) => ({
     timeToServeMs: performance.now() - begun,
     screen: await firstScreen(address),
   }));
   const report = {
+    assess,
     assessLargestDemoCircuitMs: assessMs,
     solveMs,
     solvesPerSecond: 1000 / solveMs,

@@ -1,4 +1,4 @@
-import { motorAt, type Motor, type Netlist } from '../circuit';
+import { motorAt, type Motor, type Netlist, type Setting } from '../circuit';
 import { defaults, type ConductorSize } from '../reference';
 import { judgeCircuit, type CircuitFacts, type ConductorFacts, type Finding, type SupplyFacts } from '../findings';
 import type { Battery, Choices, Circuit } from '../job';
@@ -27,17 +27,27 @@ export type AssessedCircuit =
 export function assessCircuit(circuit: Circuit, battery: Battery): AssessedCircuit {
   const needs = needsOf(circuit);
   if (needs.length > 0 || !isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
-  const { plan, netlist, ...judged } = judge(circuit, battery);
-  const again = (changed: Circuit) => (isSurveyed(changed) ? judge(changed, battery) : null);
+  const { plan, netlist, settings, ...judged } = judge(circuit, battery);
+  const again = (changed: Circuit) =>
+    isSurveyed(changed) ? judge(changed, battery, onlyChoicesDiffer(circuit, changed) ? settings : undefined) : null;
   return { status: 'sized', circuit, plan, netlist, facts: judged.facts, findings: tryFixes(judged, again) };
 }
 
 interface JudgedCircuit extends Judged {
   readonly plan: Plan;
   readonly netlist: Netlist;
+  readonly settings: readonly Setting[];
 }
 
-function judge(circuit: SurveyedCircuit, battery: Battery): JudgedCircuit {
+/** True where nothing but choices was changed, so that the circuit is still wired the same. */
+function onlyChoicesDiffer(one: SurveyedCircuit, other: SurveyedCircuit): boolean {
+  const { choices: _one, ...wiredAs } = one;
+  const { choices: _other, ...wouldBe } = other;
+  const after = new Map<string, unknown>(Object.entries(wouldBe));
+  return Object.entries(wiredAs).every(([key, value]) => after.get(key) === value);
+}
+
+function judge(circuit: SurveyedCircuit, battery: Battery, known?: readonly Setting[]): JudgedCircuit {
   const plan = schemes[circuit.scheme].plan(circuit, battery);
   const choices = circuit.choices ?? {};
   const designCurrentA = circuit.pump.currentA;
@@ -50,13 +60,15 @@ function judge(circuit: SurveyedCircuit, battery: Battery): JudgedCircuit {
   const family = choices.family ?? 'awg';
   const dropSchool = choices.dropSchool ?? 'critical';
   // Which settings make the pump run does not depend on sizes: any resistance will do to find out.
-  const settings = runningSettings(
-    withRating(
-      netlistOf(plan, () => defaults.jointOhm),
-      rating,
-    ),
-    plan.ids.pump,
-  );
+  const settings =
+    known ??
+    runningSettings(
+      withRating(
+        netlistOf(plan, () => defaults.jointOhm),
+        rating,
+      ),
+      plan.ids.pump,
+    );
   const question = { plan, family, dropSchool, designCurrentA, rating: answer, settings };
   const { size: proposed, noSize } = proposeSize(question);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposed);
@@ -86,7 +98,7 @@ function judge(circuit: SurveyedCircuit, battery: Battery): JudgedCircuit {
     supplies: supplies.map(({ supplyV, solved }) => supplyFacts(circuit, motor, supplyV, solved)),
     protection: protectionFacts({ circuit, battery, choices, plan, netlist, settings, rating, answer, conductors }),
   };
-  return { plan, netlist, facts, judgements: judgeCircuit(facts) };
+  return { plan, netlist, settings, facts, judgements: judgeCircuit(facts) };
 }
 
 function isSurveyed(circuit: Circuit): circuit is SurveyedCircuit {

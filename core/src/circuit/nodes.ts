@@ -15,49 +15,41 @@ export interface Nodes {
   readonly elements: readonly PlacedElement[];
   /** Groups of rows that nothing conducting joins to node 0. */
   readonly islands: readonly (readonly number[])[];
-  /** Row of a node; −1 for node 0 and for a name that no element touches. */
-  rowOf(node: string): number;
+  /** Row of a numbered terminal; −1 for node 0 and for one that no element touches. */
+  rowOf(terminal: number): number;
 }
 
-/** Numbers the nodes of the elements, joining those that ideal links make one. */
-export function numberNodes(elements: readonly Element[], ground: string): Nodes {
-  const names = new Map<string, number>([[ground, 0]]);
-  const numberOf = (name: string): number => {
-    const known = names.get(name);
-    if (known !== undefined) return known;
-    names.set(name, names.size);
-    return names.size - 1;
-  };
-  const ends = elements.map((element) => ({
-    element,
-    a: numberOf(firstEnd(element)),
-    b: numberOf(secondEnd(element)),
-  }));
-  const joined = new JoinedNumbers(names.size);
-  for (const { element, a, b } of ends) if (element.kind === 'link') joined.join(a, b);
+/**
+ * Turns numbered terminals into rows, joining those that ideal links make one.
+ * @param count how many terminals are numbered
+ * @param ground the terminal that is node 0
+ */
+export function numberNodes(elements: readonly Element[], count: number, ground: number): Nodes {
+  const joined = new JoinedNumbers(count);
+  for (const element of elements) if (element.kind === 'link') joined.join(element.a, element.b);
 
-  const rows = new Int32Array(names.size).fill(-2);
-  rows[joined.rootOf(0)] = -1;
-  let count = 0;
-  const rowOfNumber = (number: number): number => {
-    const root = joined.rootOf(number);
+  const rows = new Int32Array(count).fill(-2);
+  rows[joined.rootOf(ground)] = -1;
+  let rowCount = 0;
+  const rowOf = (terminal: number): number => {
+    const root = joined.rootOf(terminal);
     if (rows[root] === -2) {
-      rows[root] = count;
-      count += 1;
+      rows[root] = rowCount;
+      rowCount += 1;
     }
     return rows[root] ?? -1;
   };
-  const placed = ends
-    .map(({ element, a, b }) => ({ element, a: rowOfNumber(a), b: rowOfNumber(b) }))
-    .filter(({ element }) => element.kind !== 'link');
+  const placed: PlacedElement[] = [];
+  for (const element of elements) {
+    if (element.kind === 'link') continue;
+    placed.push({ element, a: rowOf(firstEnd(element)), b: rowOf(secondEnd(element)) });
+  }
+  // A terminal that only links touch has no row: it carries nothing, and reads as node 0.
   return {
-    count,
+    count: rowCount,
     elements: placed,
-    islands: islandsOf(placed, count),
-    rowOf: (node) => {
-      const number = names.get(node);
-      return number === undefined ? -1 : rowOfNumber(number);
-    },
+    islands: islandsOf(placed, rowCount),
+    rowOf: (terminal) => Math.max(-1, rows[joined.rootOf(terminal)] ?? -1),
   };
 }
 
@@ -104,10 +96,10 @@ function conducts(element: Element): boolean {
   return element.kind !== 'sink' && !(element.kind === 'motor' && element.condition === 'open');
 }
 
-function firstEnd(element: Element): string {
+function firstEnd(element: Element): number {
   return 'a' in element ? element.a : element.plus;
 }
 
-function secondEnd(element: Element): string {
+function secondEnd(element: Element): number {
   return 'b' in element ? element.b : element.minus;
 }

@@ -3,7 +3,8 @@ import { solveLinear } from './linear';
 import { motorAt, type MotorCondition } from './motor';
 import { numberNodes, type Nodes, type PlacedElement } from './nodes';
 import type { Netlist, TerminalRef } from './netlist';
-import { elementsOf, nodeKey, type Setting } from './parts';
+import { elementsOf, type Setting } from './parts';
+import { terminalNumbers } from './terminals';
 
 /** Every node has this conductance to node 0, so that a floating node has an answer. */
 const LEAK_S = 1e-12;
@@ -37,13 +38,23 @@ export interface OperatingPoint {
  * @throws CircuitError when ideal sources contradict each other or the iteration does not settle.
  */
 export function solve(netlist: Netlist, setting: Setting): OperatingPoint {
-  const wires = netlist.conductors.map((wire) =>
-    resistance(nodeKey(wire.from.part, wire.from.terminal), nodeKey(wire.to.part, wire.to.terminal), wire.ohm),
-  );
-  const elements = [...netlist.parts.flatMap((part) => elementsOf(part, setting)), ...wires];
-  const nodes = numberNodes(elements, nodeKey(netlist.ground.part, netlist.ground.terminal));
+  const numbers = terminalNumbers(netlist);
+  const elements: Element[] = [];
+  for (const part of netlist.parts) {
+    const node = (terminal: string) => numbers.numberOf({ part: part.id, terminal });
+    elements.push(...elementsOf(part, node, setting));
+  }
+  for (const { from, to, ohm } of netlist.conductors) {
+    elements.push(resistance(numbers.numberOf(from), numbers.numberOf(to), ohm));
+  }
+  const ground = numbers.numberOf(netlist.ground);
+  const nodes = numberNodes(elements, numbers.count, ground);
   const { volts, iterations } = iterate(nodes);
-  const voltsAt = ({ part, terminal }: TerminalRef) => volts[nodes.rowOf(nodeKey(part, terminal))] ?? 0;
+  const { count } = numbers;
+  const voltsAt = (terminal: TerminalRef) => {
+    const number = numbers.numberOf(terminal);
+    return number < count ? (volts[nodes.rowOf(number)] ?? 0) : 0;
+  };
   return {
     iterations,
     voltsAt,

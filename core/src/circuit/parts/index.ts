@@ -34,14 +34,9 @@ export function terminalsOf(part: Part): readonly string[] {
   return kindOf(part).terminals(part);
 }
 
-/** A part's elements between its own nodes. */
-export function elementsOf(part: Part, setting: Setting): readonly Element[] {
-  return kindOf(part).elements(part, (terminal) => nodeKey(part.id, terminal), setting);
-}
-
-/** The node at a part's terminal. */
-export function nodeKey(part: string, terminal: string): string {
-  return `${part}.${terminal}`;
+/** A part's elements between its own terminals, as `node` numbers them. */
+export function elementsOf(part: Part, node: (terminal: string) => number, setting: Setting): readonly Element[] {
+  return kindOf(part).elements(part, node, setting);
 }
 
 export type { BatteryPart, FloatSwitchPart, FusePart, JointPart, NegativeBusPart, PumpPart, ThreeWaySwitchPart };

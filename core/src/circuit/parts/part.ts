@@ -12,6 +12,6 @@ export interface Setting {
 /** What a kind of part is: its terminals and, in a setting, its equations. */
 export interface PartKind<P> {
   terminals(part: P): readonly string[];
-  /** `node` names the node at one of the part's terminals. Open contacts are left out, not made large. */
-  elements(part: P, node: (terminal: string) => string, setting: Setting): readonly Element[];
+  /** `node` gives the number of one of the part's terminals. Open contacts are left out, not made large. */
+  elements(part: P, node: (terminal: string) => number, setting: Setting): readonly Element[];
 }

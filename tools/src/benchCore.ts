@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { assess } from '@harbor-latch/core/assess/index';
+import { everySetting, solve } from '@harbor-latch/core/circuit/index';
+import { readJobText, type Job } from '@harbor-latch/core/job/index';
+
+export interface CoreFigures {
+  /** Of each demo circuit, median, ms. */
+  readonly assess: readonly { readonly boat: string; readonly circuit: string; readonly ms: number }[];
+  /** Of the slowest setting of any demo circuit, median, ms. */
+  readonly solveMs: number;
+}
+
+/** Median of `times` runs after a warm-up, ms. */
+function medianMs(work: () => void, times = 400): number {
+  for (let warm = 0; warm < times; warm += 1) work();
+  const taken = Array.from({ length: times }, () => {
+    const begun = performance.now();
+    work();
+    return performance.now() - begun;
+  }).sort((a, b) => a - b);
+  return taken[Math.floor(times / 2)] ?? NaN;
+}
+
+function demoJobs(folder: string): Job[] {
+  return ['alder-wren', 'low-samphire', 'pinnock'].map((name) => {
+    const read = readJobText(readFileSync(join(folder, `${name}.json`), 'utf8'));
+    if (!read.ok) throw new Error(`${name}: ${read.problems[0].message}`);
+    return read.job;
+  });
+}
+
+const jobs = demoJobs(process.argv[2] ?? 'examples').flatMap((job) =>
+  job.circuits.map((circuit) => ({ ...job, circuits: [circuit] })),
+);
+const figures: CoreFigures = {
+  assess: jobs.map((job) => ({
+    boat: job.boat.name,
+    circuit: job.circuits[0]?.name ?? '',
+    ms: medianMs(() => assess(job)),
+  })),
+  solveMs: Math.max(
+    ...jobs.flatMap((job) => {
+      const [assessed] = assess(job);
+      if (assessed?.status !== 'sized') return [];
+      const { netlist } = assessed;
+      return everySetting(netlist).map((setting) => medianMs(() => solve(netlist, setting), 2000));
+    }),
+  ),
+};
+process.stdout.write(JSON.stringify(figures));
