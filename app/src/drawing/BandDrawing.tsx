@@ -62,7 +62,13 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
       ))}
       {drawing.cables.map(({ box, words, wordsAt }) => (
         <G key={`${box.x}-${box.y}`}>
-          <Rect {...box} rx={11} fill={palette.raised} stroke={palette.muted} strokeWidth={1.5} />
+          <Rect
+            {...box}
+            rx={Math.min(11, box.width / 2)}
+            fill={palette.raised}
+            stroke={palette.muted}
+            strokeWidth={1.5}
+          />
           {wordsAt ? (
             <SvgText
               x={wordsAt.x}

@@ -66,7 +66,8 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
       return sized ? [`${sized.protection.ratingA}\u00a0A`, protectionFamilies[sized.protection.kind].name] : [name];
     case 'pump': {
       const at = sized?.supplies.find((row) => row.supplyV === defaults.runningSupplyV);
-      return at ? [name, formatVolts(at.pumpV), formatAmps(at.pumpA)] : [name];
+      const mostA = Math.max(...(sized?.conductors.map(({ runningA }) => runningA) ?? []));
+      return at ? [name, `least ${formatVolts(at.pumpV)}`, `most ${formatAmps(mostA)}`] : [name];
     }
     case 'three-way-switch':
       return ['common'];
@@ -89,7 +90,7 @@ function clipped(name: string): string {
 function cablesOf(plan: Plan, assessed: AssessedCircuit, units: UnitSystem): DiagramCable[] {
   return schemes[assessed.circuit.scheme].legs.map((leg) => {
     const { lengthM } = assessed.circuit.legs[leg.key];
-    const cores = leg.cores === 1 ? '1 core' : `${leg.cores} cores`;
+    const cores = leg.cores === 1 ? '1 core' : `${leg.cores}-core cable`;
     return {
       wires: plan.conductors.filter((conductor) => conductor.leg === leg.key).map((conductor) => conductor.id),
       words: lengthM === undefined ? cores : `${cores}, ${formatQuantity(lengthM, 'length', units)}`,

@@ -1,5 +1,5 @@
 import { WORD_SIZE, type Diagram, type DiagramWire, type Drawing, type PlacedPart, type PlacedWire } from './diagram';
-import { aroundSegment, segments, type Box, type Point } from './geometry';
+import { aroundSegment, overlaps, segments, type Box, type Point } from './geometry';
 import { hopsOf } from './hops';
 import { placeWords } from './label';
 import { BAND_STRIP, onGrid, placeParts, type Placement, type Spacing } from './place';
@@ -92,15 +92,36 @@ function placeCables(
   lines: ReadonlyMap<string, readonly Point[]>,
 ): Drawing['cables'] {
   const crossings = placement.bands.slice(1).map(({ box }) => box.y - 20);
-  return crossings.flatMap((y) =>
-    diagram.cables.flatMap((cable) => {
-      const xs = cable.wires.flatMap((id) => crossingsAt(lines.get(id) ?? [], y));
-      if (xs.length === 0) return [];
-      const left = Math.min(...xs) - 12;
-      const box = { x: left, y: y - 11, width: Math.max(...xs) + 12 - left, height: 22 };
-      return [{ box, words: cable.words, wordsAt: middleOfWidestGap(xs, cable.words, y) }];
-    }),
+  return crossings.flatMap((y) => {
+    const sleeves = diagram.cables.flatMap(({ wires, words }) => {
+      const xs = wires.flatMap((id) => crossingsAt(lines.get(id) ?? [], y));
+      return xs.length === 0 ? [] : [{ xs, words, box: sleeveAround(xs, y) }];
+    });
+    const taken = sleeves.map(({ box }) => box);
+    return sleeves.map(({ xs, words, box }) => {
+      const wordsAt = middleOfWidestGap(xs, words, y) ?? besideSleeve(box, words, taken, placement.width);
+      if (wordsAt)
+        taken.push({ ...box, x: wordsAt.x - textWidth(words, WORD_SIZE) / 2, width: textWidth(words, WORD_SIZE) });
+      return { box, words, wordsAt };
+    });
+  });
+}
+
+function sleeveAround(xs: readonly number[], y: number): Box {
+  const beyond = xs.length === 1 ? 9 : 12;
+  const left = Math.min(...xs) - beyond;
+  return { x: left, y: y - 11, width: Math.max(...xs) + beyond - left, height: 22 };
+}
+
+/** Words that find no room inside a sleeve stand beside it, right before left. */
+function besideSleeve(sleeve: Box, words: string, taken: readonly Box[], width: number): Point | null {
+  const wide = textWidth(words, WORD_SIZE);
+  const right = { ...sleeve, x: sleeve.x + sleeve.width + 6, width: wide };
+  const left = { ...sleeve, x: sleeve.x - 6 - wide, width: wide };
+  const free = [right, left].find(
+    (box) => box.x >= 4 && box.x + box.width <= width - 4 && !taken.some((other) => overlaps(box, other)),
   );
+  return free ? { x: free.x + wide / 2, y: sleeve.y + sleeve.height / 2 } : null;
 }
 
 function crossingsAt(line: readonly Point[], y: number): number[] {

@@ -98,7 +98,10 @@ function Circuit({
           <StationRail station={shown} assessed={assessed} onGo={go} />
           <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
             {drawing(Math.min(560, width - 200 - 480))}
-            <Words kind="small" muted>{`Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
+            <Words
+              kind="small"
+              muted
+            >{`Amperes: the most each carries, with ${defaults.runningSupplyV} V at the battery.`}</Words>
           </ScrollView>
           <ScrollView
             style={{ width: 480, flexGrow: 0 }}

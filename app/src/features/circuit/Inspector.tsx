@@ -41,7 +41,7 @@ export function Inspector({
       {about === null ? (
         <Words
           muted
-        >{`Touch a conductor or a part. Amperes are with ${defaults.runningSupplyV} V at the battery.`}</Words>
+        >{`Touch a conductor or a part. Amperes: the most each carries, with ${defaults.runningSupplyV} V at the battery.`}</Words>
       ) : (
         <>
           <View style={{ flexDirection: 'row', alignItems: 'center' }}>
