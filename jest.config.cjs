@@ -27,6 +27,7 @@ const translated = [
 ];
 
 module.exports = {
+  testTimeout: 120_000,
   projects: [
     node('core'),
     {

@@ -6,7 +6,12 @@ import { readJobText, type Job } from '@harbor-latch/core/job/index';
 
 export interface CoreFigures {
   /** Of each demo circuit, median, ms. */
-  readonly assess: readonly { readonly boat: string; readonly circuit: string; readonly ms: number }[];
+  readonly assess: readonly {
+    readonly boat: string;
+    readonly circuit: string;
+    readonly ms: number;
+    readonly withFixesMs: number;
+  }[];
   /** Of the slowest setting of any demo circuit, median, ms. */
   readonly solveMs: number;
 }
@@ -38,6 +43,7 @@ const figures: CoreFigures = {
     boat: job.boat.name,
     circuit: job.circuits[0]?.name ?? '',
     ms: medianMs(() => assess(job)),
+    withFixesMs: medianMs(() => JSON.stringify(assess(job).map((one) => one.status === 'sized' && one.findings))),
   })),
   solveMs: Math.max(
     ...jobs.flatMap((job) => {

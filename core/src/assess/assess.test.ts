@@ -1,18 +1,19 @@
-import { batteryOf, standingOf, worstStanding } from './assess';
+import { assess, standingOf, worstStanding } from './assess';
 import { jobOf, sized } from './assess.fixture';
-import { assessCircuit } from './circuit';
-import { conductorWorking, protectionReasons } from './reasons';
+import { protectionReasons } from './reasons';
 import { assessReport } from './report';
+import { conductorWorking } from './working';
 
 describe('the answer as a whole', () => {
   it('lists what the survey still needs instead of guessing it', () => {
     const job = jobOf({});
     const [circuit] = job.circuits;
     if (!circuit) throw new Error('no circuit');
-    const open = assessCircuit(
-      { ...circuit, pump: {}, legs: { ...circuit.legs, panelToBilge: {} } },
-      batteryOf(job, circuit),
-    );
+    const [open] = assess({
+      ...job,
+      circuits: [{ ...circuit, pump: {}, legs: { ...circuit.legs, panelToBilge: {} } }],
+    });
+    if (!open) throw new Error('no circuit');
     expect(open.status === 'incomplete' && open.needs.map((need) => need.path.join('.'))).toEqual([
       'legs.panelToBilge.lengthM',
       'pump.currentA',

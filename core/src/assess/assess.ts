@@ -1,10 +1,29 @@
 import type { Battery, Circuit, Job } from '../job';
 import { worstSeverity, type Severity } from '../findings';
 import { assessCircuit, type AssessedCircuit } from './circuit';
+import { feedOf, withOwnFeed } from './sharedFeed';
 
-/** The door to the core: a job in, everything known about its circuits out. */
+/** The door to the core: a job in, everything known about its circuits out, in the job's order. */
 export function assess(job: Job): AssessedCircuit[] {
-  return job.circuits.map((circuit) => assessCircuit(circuit, batteryOf(job, circuit)));
+  const assessed = new Map<string, AssessedCircuit>();
+  const [leaders, followers] = [
+    job.circuits.filter(({ sharesFeedWith }) => sharesFeedWith === undefined),
+    job.circuits.filter(({ sharesFeedWith }) => sharesFeedWith !== undefined),
+  ];
+  // A shared feed is sized by the circuit whose feed it is, so that one comes first.
+  for (const circuit of [...leaders, ...followers]) assessed.set(circuit.id, assessOne(job, circuit, assessed));
+  return job.circuits.flatMap(({ id }) => assessed.get(id) ?? []);
+}
+
+function assessOne(job: Job, circuit: Circuit, known: ReadonlyMap<string, AssessedCircuit>): AssessedCircuit {
+  const feed = feedOf(job, circuit, known);
+  const result = assessCircuit(feed.circuit, {
+    battery: batteryOf(job, feed.circuit),
+    petrol: job.boat.petrol ?? false,
+    others: feed.others,
+    fixed: feed.fixed,
+  });
+  return withOwnFeed(result, circuit);
 }
 
 /** The battery a circuit is fed from. @throws RangeError for an id the job does not hold; a read job always holds it. */

@@ -18,16 +18,21 @@ export function withPump(netlist: Netlist, condition: MotorCondition | 'shorted'
   return mapParts(netlist, (part) => (part.kind === 'pump' ? { ...part, condition } : part));
 }
 
-/** The netlist with a fixed current in place of the motor and every contact, fuse and joint ideal: conductors only. */
+/** The netlist with fixed currents for the motors, no lights, and every contact, fuse and joint ideal: conductors only. */
 export function conductorsOnly(netlist: Netlist, designCurrentA: number): Netlist {
-  return mapParts(netlist, (part) => {
+  const unlit = { ...netlist, parts: netlist.parts.filter((part) => part.kind !== 'lamp') };
+  return mapParts(unlit, (part) => {
     switch (part.kind) {
       case 'pump':
         return { ...part, sinkA: designCurrentA };
+      case 'shared-load':
+        return { ...part, sinkA: part.motor.labelA };
       case 'fuse':
       case 'joint':
         return { ...part, ohm: 0 };
       case 'float-switch':
+      case 'isolator':
+      case 'on-off-switch':
       case 'three-way-switch':
         return { ...part, contactOhm: 0 };
       default:

@@ -11,7 +11,7 @@ import {
 } from '../reference';
 import { ampacity, conductorOhm, type RatingAnswer } from '../wiring';
 import { netlistOf, type Plan, type PlannedConductor } from '../schemes';
-import type { NoSize } from '../findings';
+import type { ConductorPiece, NoSize } from '../findings';
 import type { Setting } from '../circuit';
 import { conductorsOnly, leastBy, some, solveIn, withSupply, type Solved } from './settings';
 
@@ -22,6 +22,8 @@ export interface SizingQuestion {
   readonly designCurrentA: number;
   readonly rating: RatingAnswer;
   readonly settings: readonly Setting[];
+  /** Sizes that are not this circuit's to choose: of a feed shared with another. */
+  readonly fixed: Readonly<Record<string, string>>;
 }
 
 export interface SizingAnswer {
@@ -29,54 +31,80 @@ export interface SizingAnswer {
   readonly noSize: NoSize | null;
 }
 
-/** Temperature of a conductor where it runs, °C. */
-export function conductorC(conductor: PlannedConductor): number {
-  return conductor.engineSpace ? defaults.engineSpaceC : defaults.conductorC;
+const SLACK = 1 + 1e-9;
+
+/** A conductor of a size, piece by piece: resistance and ampacity where each piece runs. */
+export function piecesOf(conductor: PlannedConductor, { size, family }: NamedSize): ConductorPiece[] {
+  return conductor.runs.map((run) => {
+    const temperatureC = run.engineSpace ? defaults.engineSpaceC : defaults.conductorC;
+    return {
+      run,
+      temperatureC,
+      resistanceOhm: conductorOhm(sizeNamed(size), run.lengthM, temperatureC),
+      ampacity: ampacity({ size, family, ...run }),
+    };
+  });
+}
+
+/** The piece that may carry least. */
+export function weakestPiece(pieces: readonly ConductorPiece[]): ConductorPiece {
+  return leastBy(some(pieces, 'A conductor has at least one piece.'), (piece) => piece.ampacity.amps);
 }
 
 /** Resistance of each planned conductor at the sizes given, Ω. */
-export function ohmAt(sizeOf: (conductor: PlannedConductor) => ConductorSize) {
-  return (conductor: PlannedConductor) => conductorOhm(sizeOf(conductor), conductor.lengthM, conductorC(conductor));
+export function ohmAt(sizeOf: (conductor: PlannedConductor) => NamedSize) {
+  return (conductor: PlannedConductor) =>
+    piecesOf(conductor, sizeOf(conductor)).reduce((sum, piece) => sum + piece.resistanceOhm, 0);
 }
 
 /**
  * The smallest size of the family, from the least allowed upwards, that serves
- * the whole circuit: drop within the school, ampacity at least the design
- * current in every conductor, and the proposed rating within 150 % of it. When
- * none does, the largest, with the limit it breaks.
+ * the whole circuit: drop within the school, ampacity at least the current of
+ * every conductor, and the proposed rating within 150 % of it. When none does,
+ * the largest, with the limit it breaks.
  */
 export function proposeSize(question: SizingQuestion): SizingAnswer {
   const sizes = conductorSizes[question.family];
   const from = sizes.findIndex((row) => row.size === minimumSize[question.family]);
   const candidates = some(sizes.slice(from), 'The table of sizes is empty.');
-  // With one size throughout and a fixed current, drop goes with the size's resistance: one solution serves them all.
   const [smallest] = candidates;
-  const perOhmPerKm = worstDrop(question, () => smallest).dropV / smallest.ohmPerKm20C;
-  const limitOf = (size: ConductorSize) => brokenLimit(question, size, perOhmPerKm * size.ohmPerKm20C);
+  const largest = candidates[candidates.length - 1] ?? smallest;
+  // With one size and fixed currents, drop is a straight line over the size's resistance: two solutions serve all.
+  const most = dropThroughout(question, smallest);
+  const least = dropThroughout(question, largest);
+  const perOhmPerKm = (most.dropV - least.dropV) / (smallest.ohmPerKm20C - largest.ohmPerKm20C);
+  const limitOf = (size: ConductorSize) =>
+    brokenLimit(question, size, least.dropV + perOhmPerKm * (size.ohmPerKm20C - largest.ohmPerKm20C), most);
   const fits = candidates.find((size) => limitOf(size) === null);
   if (fits) return { size: fits, noSize: null };
-  const largest = candidates[candidates.length - 1] ?? smallest;
   const broken = limitOf(largest);
   return { size: largest, noSize: broken && { largest: largest.size, ...broken } };
 }
 
+/** The drop with one size in every conductor that is free to take it. */
+export function dropThroughout(question: SizingQuestion, { size }: ConductorSize): Drop {
+  return worstDrop(question, (conductor) => sizeNamed(question.fixed[conductor.id] ?? conductor.givenSize ?? size));
+}
+
 function brokenLimit(
-  { plan, family, dropSchool, designCurrentA, rating }: SizingQuestion,
+  { plan, family, dropSchool, rating, fixed }: SizingQuestion,
   size: ConductorSize,
   dropV: number,
+  drop: Drop,
 ): Omit<NoSize, 'largest'> | null {
-  const amps = Math.min(
-    ...plan.conductors.map(
-      ({ insulationC, engineSpace }) => ampacity({ size: size.size, family, insulationC, engineSpace }).amps,
-    ),
-  );
-  const slack = 1 + 1e-9;
-  if (designCurrentA > amps * slack) return { limit: 'ampacity', neededFactor: designCurrentA / amps };
-  if (rating.found && rating.rating.ratingA > amps * maxMultipleOfAmpacity * slack) {
-    return { limit: 'fuse', neededFactor: rating.rating.ratingA / (amps * maxMultipleOfAmpacity) };
-  }
+  const free = plan.conductors.filter(({ id, duty }) => duty === 'pump' && fixed[id] === undefined);
+  const amps = free.map((conductor) => weakestPiece(piecesOf(conductor, { ...size, family })).ampacity.amps);
+  const overloaded = Math.max(...free.map(({ id }, index) => mostA(drop.solved, id) / (amps[index] ?? 0)));
+  if (overloaded > SLACK) return { limit: 'ampacity', neededFactor: overloaded };
+  const overFused = rating.found ? rating.rating.ratingA / (Math.min(...amps) * maxMultipleOfAmpacity) : 0;
+  if (overFused > SLACK) return { limit: 'fuse', neededFactor: overFused };
   const allowedV = (dropSchools[dropSchool].percent / 100) * defaults.ratedSupplyV;
-  return dropV > allowedV * slack ? { limit: 'drop', neededFactor: dropV / allowedV } : null;
+  return dropV > allowedV * SLACK ? { limit: 'drop', neededFactor: dropV / allowedV } : null;
+}
+
+/** The most that a conductor carries in any of the solved settings, A. */
+export function mostA(solved: readonly Solved[], id: string): number {
+  return Math.max(...solved.map(({ point }) => Math.abs(point.conductorA(id))));
 }
 
 export interface Drop {
@@ -88,7 +116,7 @@ export interface Drop {
 /** Volts lost in the conductors at design current, in the setting that loses most. */
 export function worstDrop(
   { plan, designCurrentA, settings }: Pick<SizingQuestion, 'plan' | 'designCurrentA' | 'settings'>,
-  sizeOf: (conductor: PlannedConductor) => ConductorSize,
+  sizeOf: (conductor: PlannedConductor) => NamedSize,
 ): Drop {
   const netlist = withSupply(conductorsOnly(netlistOf(plan, ohmAt(sizeOf)), designCurrentA), defaults.ratedSupplyV);
   const solved = solveIn(netlist, settings, plan.ids.pump);
@@ -96,8 +124,10 @@ export function worstDrop(
   return { dropV: defaults.ratedSupplyV - worst.pumpV, setting: worst.setting, solved };
 }
 
+export type NamedSize = ConductorSize & { readonly family: CableFamily };
+
 /** A size by name. @throws RangeError when the tables do not hold it. */
-export function sizeNamed(name: string): ConductorSize & { readonly family: CableFamily } {
+export function sizeNamed(name: string): NamedSize {
   const found = findSize(name);
   if (!found) throw new RangeError(`"${name}" is not in the tables of conductor sizes.`);
   return found;

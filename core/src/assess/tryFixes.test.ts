@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import type { Finding } from '../findings';
 import { anySurvey, jobOf, sized, sizesOf } from './assess.fixture';
-import { batteryOf } from './assess';
-import { assessCircuit } from './circuit';
+import { assess } from './assess';
 
 describe('a circuit', () => {
   it('says what a fix moves, before it is taken', () => {
@@ -26,8 +25,8 @@ describe('a circuit', () => {
           for (const finding of before.findings) {
             if (!finding.fix) continue;
             offered += 1;
-            const after = assessCircuit(finding.fix.circuit, batteryOf(jobOf(given), finding.fix.circuit));
-            if (after.status !== 'sized') throw new Error('a fix took figures away');
+            const [after] = assess({ ...jobOf(given), circuits: [finding.fix.circuit] });
+            if (after?.status !== 'sized') throw new Error('a fix took figures away');
             expect(after.findings.map(name)).not.toContain(name(finding));
             for (const found of after.findings) if (found.severity === 'stop') expect(stops).toContain(name(found));
           }

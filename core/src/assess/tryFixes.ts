@@ -10,8 +10,9 @@ export interface Judged {
 }
 
 /**
- * Turns judgements into findings: every idea is tried on the circuit, and is
- * offered as a fix only if its finding goes and no new stop comes.
+ * Turns judgements into findings: ideas are tried on the circuit in turn, and the first
+ * whose finding goes without a new stop is offered as the fix. They are tried
+ * when the fix is first read: a list of many circuits never asks.
  * @param again assesses another state of the same circuit
  */
 export function tryFixes(before: Judged, again: (circuit: Circuit) => Judged | null): Finding[] {
@@ -24,16 +25,30 @@ export function tryFixes(before: Judged, again: (circuit: Circuit) => Judged | n
     tried.set(key, outcome);
     return outcome;
   };
-  return before.judgements.map(({ idea, ...finding }): Finding => {
-    if (!idea) return finding;
-    const after = outcomeOf(idea);
-    return after && answers(finding, before, after)
-      ? { ...finding, fix: { ...idea, effect: effectOf(before.facts, after.facts) } }
-      : finding;
+  return before.judgements.map(({ ideas = [], ...finding }): Finding => {
+    if (ideas.length === 0) return finding;
+    const fix = once(() => {
+      for (const idea of ideas) {
+        const after = outcomeOf(idea);
+        if (after && answers(finding, before, after)) return { ...idea, effect: effectOf(before.facts, after.facts) };
+      }
+      return undefined;
+    });
+    return {
+      ...finding,
+      get fix() {
+        return fix();
+      },
+    };
   });
 }
 
-function answers(finding: Omit<Judgement, 'idea'>, before: Judged, after: Judged): boolean {
+function once<T>(work: () => T): () => T {
+  let done: { readonly value: T } | undefined;
+  return () => (done ??= { value: work() }).value;
+}
+
+function answers(finding: Omit<Judgement, 'ideas'>, before: Judged, after: Judged): boolean {
   const name = nameOf(finding);
   const stops = new Set(before.judgements.filter(({ severity }) => severity === 'stop').map(nameOf));
   return after.judgements.every(
@@ -41,7 +56,7 @@ function answers(finding: Omit<Judgement, 'idea'>, before: Judged, after: Judged
   );
 }
 
-function nameOf({ code, about }: Omit<Judgement, 'idea'>): string {
+function nameOf({ code, about }: Omit<Judgement, 'ideas'>): string {
   return `${code} ${about ?? ''}`;
 }
 

@@ -11,6 +11,13 @@ export type Element =
       readonly emfV: number;
       readonly ohm: number;
     }
+  | {
+      readonly kind: 'led';
+      readonly plus: number;
+      readonly minus: number;
+      readonly dropV: number;
+      readonly ohm: number;
+    }
   | { readonly kind: 'sink'; readonly plus: number; readonly minus: number; readonly amps: number }
   | {
       readonly kind: 'motor';

@@ -1,4 +1,4 @@
-import type { Part, Setting } from './parts';
+import type { Part, Setting, SwitchPosition } from './parts';
 
 /** Where a conductor ends: a terminal of a part. */
 export interface TerminalRef {
@@ -26,16 +26,20 @@ export function mapParts(netlist: Netlist, change: (part: Part) => Part): Netlis
   return { ...netlist, parts: netlist.parts.map(change) };
 }
 
+const switchPositions: Readonly<Partial<Record<Part['kind'], readonly SwitchPosition[]>>> = {
+  'three-way-switch': ['off', 'manual', 'auto'],
+  'on-off-switch': ['off', 'manual'],
+  'shared-load': ['off', 'manual'],
+};
+
 /** Every switch and float position of a netlist, in all combinations. */
 export function everySetting(netlist: Netlist): Setting[] {
   let settings: Setting[] = [{ switches: {}, floats: {} }];
   for (const part of netlist.parts) {
-    if (part.kind === 'three-way-switch') {
+    const positions = switchPositions[part.kind];
+    if (positions) {
       settings = settings.flatMap((setting) =>
-        (['off', 'manual', 'auto'] as const).map((position) => ({
-          ...setting,
-          switches: { ...setting.switches, [part.id]: position },
-        })),
+        positions.map((position) => ({ ...setting, switches: { ...setting.switches, [part.id]: position } })),
       );
     } else if (part.kind === 'float-switch') {
       settings = settings.flatMap((setting) =>

@@ -1,6 +1,6 @@
 import { resistance, type Element } from './element';
 import { solveLinear } from './linear';
-import { motorAt, type MotorCondition } from './motor';
+import { motorAt } from './motor';
 import { numberNodes, type Nodes, type PlacedElement } from './nodes';
 import type { Netlist, TerminalRef } from './netlist';
 import { elementsOf, type Setting } from './parts';
@@ -34,7 +34,7 @@ export interface OperatingPoint {
 
 /**
  * Solves a netlist by modified nodal analysis, with Newton's method over the
- * motors, which start standing.
+ * motors and LEDs; motors start standing.
  * @throws CircuitError when ideal sources contradict each other or the iteration does not settle.
  */
 export function solve(netlist: Netlist, setting: Setting): OperatingPoint {
@@ -73,18 +73,18 @@ interface Iterated {
 }
 
 /**
- * Standing motors are resistances, so the network with them is linear and is
- * eliminated once; what a turning motor draws less than a standing one is a
- * current fed in at its terminals. Newton's method then runs over the motors'
- * volts alone: v = v0 + Z·j(v).
+ * Motors standing and LEDs without their threshold are resistances, so the
+ * network with them is linear and is eliminated once; what they really draw less
+ * is a current fed in at their terminals. Newton's method then runs over the
+ * volts of these few alone: v = v0 + Z·j(v).
  */
 function iterate(nodes: Nodes): Iterated {
   const idealSources = nodes.elements.filter(({ element }) => element.kind === 'source' && element.ohm === 0).length;
   const size = nodes.count + idealSources;
-  const motors = nodes.elements.filter(isMotor);
+  const curved = nodes.elements.filter(isCurved);
   const system: System = { matrix: new Float64Array(size * size), right: new Float64Array(size), size };
   stampLinear(nodes, system);
-  const fedIn = motors.map(({ a, b }) => {
+  const fedIn = curved.map(({ a, b }) => {
     const column = new Float64Array(size);
     stampCurrent(column, b, a, 1);
     return column;
@@ -92,7 +92,7 @@ function iterate(nodes: Nodes): Iterated {
   if (!solveLinear(system.matrix, [system.right, ...fedIn], size)) {
     throw new CircuitError('singular', 'Two ideal sources contradict each other: the circuit has no single answer.');
   }
-  const { amps, iterations } = settleMotors(motors, system.right, fedIn);
+  const { amps, iterations } = settle(curved, system.right, fedIn);
   const volts = system.right.slice(0, nodes.count);
   fedIn.forEach((column, index) => {
     for (let row = 0; row < nodes.count; row += 1)
@@ -101,30 +101,30 @@ function iterate(nodes: Nodes): Iterated {
   return { volts: centred(volts, nodes), iterations };
 }
 
-/** The currents fed in at the motors' terminals once all motors have settled, A. */
-function settleMotors(
-  motors: readonly PlacedMotor[],
+/** The currents fed in at the curved elements' terminals once all have settled, A. */
+function settle(
+  curved: readonly PlacedCurved[],
   standing: Float64Array,
   fedIn: readonly Float64Array[],
 ): { readonly amps: readonly number[]; readonly iterations: number } {
-  const count = motors.length;
-  const across = ({ a, b }: PlacedMotor, solution: Float64Array) => (solution[a] ?? 0) - (solution[b] ?? 0);
-  const startV = motors.map((motor) => across(motor, standing));
+  const count = curved.length;
+  const across = ({ a, b }: PlacedCurved, solution: Float64Array) => (solution[a] ?? 0) - (solution[b] ?? 0);
+  const startV = curved.map((element) => across(element, standing));
   let volts = startV;
   for (let iteration = 1; iteration <= MAX_ITERATIONS; iteration += 1) {
-    const drawn = motors.map(({ element }, index) => lessThanStanding(element, volts[index] ?? 0));
-    const misses = Float64Array.from(motors, (motor, row) =>
+    const drawn = curved.map(({ element }, index) => lessThanResting(element, volts[index] ?? 0));
+    const misses = Float64Array.from(curved, (one, row) =>
       drawn.reduce(
-        (miss, { amps }, index) => miss + amps * across(motor, fedIn[index] ?? standing),
+        (miss, { amps }, index) => miss + amps * across(one, fedIn[index] ?? standing),
         (startV[row] ?? 0) - (volts[row] ?? 0),
       ),
     );
     if (misses.every((miss) => Math.abs(miss) < SETTLED_V))
       return { amps: drawn.map(({ amps }) => amps), iterations: iteration };
     const slopes = new Float64Array(count * count);
-    motors.forEach((motor, row) =>
+    curved.forEach((one, row) =>
       drawn.forEach(({ slopeS }, column) => {
-        slopes[row * count + column] = (row === column ? 1 : 0) - slopeS * across(motor, fedIn[column] ?? standing);
+        slopes[row * count + column] = (row === column ? 1 : 0) - slopeS * across(one, fedIn[column] ?? standing);
       }),
     );
     if (!solveLinear(slopes, [misses], count)) break;
@@ -134,15 +134,22 @@ function settleMotors(
   throw new CircuitError('not-settled', `The circuit did not settle in ${MAX_ITERATIONS} steps.`);
 }
 
-/** What a motor draws less at these volts than if it stood still. */
-function lessThanStanding({ motor, condition }: PlacedMotor['element'], volts: number) {
-  const point = motorAt(motor, volts, condition);
-  const standingS = standingConductance(condition, motor.windingOhm);
-  return { amps: standingS * volts - point.amps, slopeS: standingS - point.slopeS };
+/** What an element draws less at these volts than its resting conductance would, and how that grows. */
+function lessThanResting(element: CurvedElement, volts: number): { readonly amps: number; readonly slopeS: number } {
+  const restingS = restingConductance(element);
+  if (element.kind === 'led') {
+    return volts > element.dropV
+      ? { amps: restingS * element.dropV, slopeS: 0 }
+      : { amps: restingS * volts, slopeS: restingS };
+  }
+  const point = motorAt(element.motor, volts, element.condition);
+  return { amps: restingS * volts - point.amps, slopeS: restingS - point.slopeS };
 }
 
-function standingConductance(condition: MotorCondition, windingOhm: number): number {
-  return condition === 'open' ? 0 : 1 / windingOhm;
+/** A standing motor is its winding; a LED that conducts is its resistor. */
+function restingConductance(element: CurvedElement): number {
+  if (element.kind === 'led') return 1 / element.ohm;
+  return element.condition === 'open' ? 0 : 1 / element.motor.windingOhm;
 }
 
 /**
@@ -164,7 +171,7 @@ interface System {
   readonly size: number;
 }
 
-/** The network with its motors standing. */
+/** The network with its motors standing and its LEDs as their resistors. */
 function stampLinear(nodes: Nodes, system: System): void {
   for (let row = 0; row < nodes.count; row += 1) add(system, row, row, LEAK_S);
   for (const [held] of nodes.islands) if (held !== undefined) add(system, held, held, 1);
@@ -177,7 +184,8 @@ function stampLinear(nodes: Nodes, system: System): void {
         stampConductance(system, a, b, 1 / element.ohm);
         break;
       case 'motor':
-        stampConductance(system, a, b, standingConductance(element.condition, element.motor.windingOhm));
+      case 'led':
+        stampConductance(system, a, b, restingConductance(element));
         break;
       case 'source':
         if (element.ohm > 0) {
@@ -197,10 +205,12 @@ function stampLinear(nodes: Nodes, system: System): void {
   }
 }
 
-type PlacedMotor = PlacedElement & { readonly element: Extract<Element, { kind: 'motor' }> };
+/** Elements whose current does not go with their volts. */
+type CurvedElement = Extract<Element, { kind: 'motor' | 'led' }>;
+type PlacedCurved = PlacedElement & { readonly element: CurvedElement };
 
-function isMotor(placed: PlacedElement): placed is PlacedMotor {
-  return placed.element.kind === 'motor';
+function isCurved(placed: PlacedElement): placed is PlacedCurved {
+  return placed.element.kind === 'motor' || placed.element.kind === 'led';
 }
 
 /** Ground has index −1 and no row. */

@@ -1,55 +1,79 @@
-import { conductorSizes, minimumSize, findSize } from '../reference';
+import { conductorSizes, minimumSize, ruleSets } from '../reference';
 import { formatAmps } from '../units';
 import type { CircuitFacts, ConductorFacts, NoSize } from './facts';
 import type { Judgement, RuleFamily } from './finding';
-import { useProposedSize, withIdea } from './fixes';
+import { useBetterInsulation, useProposedSize, withIdeas } from './fixes';
+
+const SLACK = 1 + 1e-9;
 
 /** Ampacity, surroundings and least size of each conductor. */
 export const conductorRules: RuleFamily = (facts) => [
   ...(facts.noSize ? [noSizeFinding(facts, facts.noSize)] : []),
-  ...facts.conductors.flatMap((conductor) => judge(facts, conductor)),
+  ...facts.conductors.flatMap((conductor) => [...ampacityRule(facts, conductor), ...leastSizeRule(facts, conductor)]),
 ];
 
-function judge(facts: CircuitFacts, conductor: ConductorFacts): Judgement[] {
-  const findings: Judgement[] = [];
+function ampacityRule(facts: CircuitFacts, conductor: ConductorFacts): Judgement[] {
   const { planned, ampacity } = conductor;
-  const idea = withIdea(useProposedSize(facts.circuit, conductor));
-  if (ampacity.engineSpaceFactor === null) {
-    findings.push({
-      code: 'insulation-forbidden-in-engine-space',
-      severity: 'stop',
-      message: `${planned.name}: ${planned.insulationC} °C insulation is not allowed in an engine space. Use cable rated 75 °C or more there.`,
-      rule: 'Insulation in an engine space rated above 60 °C.',
-      source: ampacity.source,
-      about: planned.id,
-    });
-  } else if (facts.designCurrentA > ampacity.amps * (1 + 1e-9)) {
-    findings.push({
+  const forbidden = conductor.pieces.find((piece) => piece.ampacity.engineSpaceFactor === null);
+  if (forbidden) {
+    return [
+      {
+        code: 'insulation-forbidden-in-engine-space',
+        severity: 'stop',
+        message: `${planned.name}: ${forbidden.run.insulationC} °C insulation is not allowed in an engine space. Use cable rated 75 °C or more there.`,
+        rule: 'Insulation in an engine space rated above 60 °C.',
+        source: ampacity.source,
+        about: planned.id,
+        ...withIdeas(useBetterInsulation(facts.circuit, conductor)),
+      },
+    ];
+  }
+  if (conductor.designA <= ampacity.amps * SLACK) return [];
+  const where = [
+    ...(ampacity.engineSpaceFactor !== null && ampacity.engineSpaceFactor < 1 ? [' in an engine space'] : []),
+    ...(ampacity.bundlingFactor < 1 ? [' in its bundle'] : []),
+  ].join(' and');
+  return [
+    {
       code: 'ampacity-below-current',
       severity: 'stop',
-      message: `${planned.name}: ${conductor.size} may carry ${formatAmps(ampacity.amps)}${ampacity.engineSpaceFactor < 1 ? ' in an engine space' : ''}, the pump draws ${formatAmps(facts.designCurrentA)}. The insulation overheats.`,
+      message: `${planned.name}: ${conductor.size} may carry ${formatAmps(ampacity.amps)}${where}, and carries ${formatAmps(conductor.designA)}. The insulation overheats.`,
       rule: 'Corrected ampacity at least the design current.',
       source: ampacity.source,
       about: planned.id,
-      ...idea,
-    });
-  }
-  if (conductor.areaMm2 < leastArea(conductor)) {
-    findings.push({
-      code: 'below-minimum-size',
-      severity: 'stop',
-      message: `${planned.name}: ${conductor.size} is below the least size of ${minimumSize[conductor.family]} outside a sheath. It breaks under strain and vibration.`,
-      rule: `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheath.`,
-      source: 'ABYC E-11; ISO 13297',
-      about: planned.id,
-      ...idea,
-    });
-  }
-  return findings;
+      ...withIdeas(useProposedSize(facts.circuit, conductor), useBetterInsulation(facts.circuit, conductor)),
+    },
+  ];
 }
 
-function leastArea(conductor: ConductorFacts): number {
-  return findSize(minimumSize[conductor.family])?.areaMm2 ?? 0;
+function leastSizeRule(facts: CircuitFacts, conductor: ConductorFacts): Judgement[] {
+  const { planned } = conductor;
+  if (!conductor.underLeast) return [];
+  const rule = `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheath or enclosure; a part’s leads up to 178 mm exempt.`;
+  const source = facts.choices.rules === 'iso' ? ruleSets.iso.name : 'ABYC E-11; ISO 13297';
+  if (planned.underLeastBecause !== undefined) {
+    return [
+      {
+        code: 'under-least-size-allowed',
+        severity: 'note',
+        message: `${planned.name}: ${conductor.size} is under the least size of ${conductor.leastSize}, which is allowed here. ${planned.underLeastBecause}`,
+        rule,
+        source,
+        about: planned.id,
+      },
+    ];
+  }
+  return [
+    {
+      code: 'below-minimum-size',
+      severity: 'stop',
+      message: `${planned.name}: ${conductor.size} is below the least size of ${conductor.leastSize} outside a sheath. It breaks under strain and vibration.`,
+      rule,
+      source,
+      about: planned.id,
+      ...withIdeas(useProposedSize(facts.circuit, conductor)),
+    },
+  ];
 }
 
 const remedies: Readonly<Record<NoSize['limit'], (noSize: NoSize) => string>> = {
@@ -62,11 +86,10 @@ const remedies: Readonly<Record<NoSize['limit'], (noSize: NoSize) => string>> = 
 };
 
 function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Judgement {
-  const over = remedies[noSize.limit](noSize);
   return {
     code: 'no-size-satisfies',
     severity: 'stop',
-    message: `No size in the ${facts.family === 'awg' ? 'AWG' : 'mm²'} table satisfies this circuit, not even ${noSize.largest}. ${over}`,
+    message: `No size in the ${facts.family === 'awg' ? 'AWG' : 'mm²'} table satisfies this circuit, not even ${noSize.largest}. ${remedies[noSize.limit](noSize)}`,
     rule: 'Drop, ampacity and protection satisfied together.',
     source: 'Sizing method: ABYC E-11; ISO 13297',
   };

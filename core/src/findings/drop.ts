@@ -1,14 +1,14 @@
 import { defaults, dropSchools } from '../reference';
 import { formatPercent, formatVolts } from '../units';
 import type { Judgement, RuleFamily } from './finding';
-import { useProposedSizes, withIdea } from './fixes';
+import { useProposedSizes, withIdeas } from './fixes';
 
 /** Voltage drop along the conductors, and what reaches the pump. */
 export const dropRules: RuleFamily = (facts) => {
   const findings: Judgement[] = [];
   const school = dropSchools[facts.dropSchool];
   const { general } = dropSchools;
-  const idea = withIdea(useProposedSizes(facts.circuit, facts.conductors));
+  const idea = withIdeas(useProposedSizes(facts.circuit, facts.conductors));
   if (facts.dropPercent > school.percent * (1 + 1e-9)) {
     findings.push({
       code: 'drop-over-school',

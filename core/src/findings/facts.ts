@@ -2,7 +2,15 @@ import type { Ampacity, Opening, Rating, RatingAnswer } from '../wiring';
 import type { Circuit, Choices } from '../job';
 import type { CableFamily, DropSchool } from '../reference';
 import type { Motor, Setting } from '../circuit';
-import type { PlannedConductor } from '../schemes';
+import type { PlannedConductor, PlannedRun, SharedPump } from '../schemes';
+
+/** A piece of a conductor, where it runs. */
+export interface ConductorPiece {
+  readonly run: PlannedRun;
+  readonly temperatureC: number;
+  readonly resistanceOhm: number;
+  readonly ampacity: Ampacity;
+}
 
 /** A conductor with its size and what follows from it. */
 export interface ConductorFacts {
@@ -10,13 +18,18 @@ export interface ConductorFacts {
   readonly size: string;
   readonly family: CableFamily;
   readonly areaMm2: number;
+  readonly leastSize: string;
+  readonly underLeast: boolean;
   readonly proposedSize: string;
   /** True where the user chose a size; it may equal the proposed one. */
   readonly overridden: boolean;
-  readonly temperatureC: number;
+  readonly pieces: readonly ConductorPiece[];
   readonly resistanceOhm: number;
+  /** Of the piece that may carry least. */
   readonly ampacity: Ampacity;
-  /** Drop at design current in the setting that loads it most, V. */
+  /** Design current in the setting that loads it most, A. */
+  readonly designA: number;
+  /** Drop at design current, V. */
   readonly dropV: number;
   /** Current while the pump runs at 12.8 V, in the setting that loads it most, A. */
   readonly runningA: number;
@@ -47,7 +60,14 @@ export interface ProtectionFacts extends Rating {
   readonly inrushOpening: Opening;
   readonly sourceFaultA: number;
   readonly interruptA: number;
-  readonly smallestConductor: ConductorFacts;
+  /** The conductor that the devices protect least well, and the rating that protects it. */
+  readonly leastProtected: { readonly conductor: ConductorFacts; readonly ratingA: number };
+  /** A fuse or breaker built into the panel. */
+  readonly panel: Rating | null;
+  /** A high-interrupt fuse on the battery post. */
+  readonly main: Rating | null;
+  /** Least figure of the makers of the pumps behind the device, A. */
+  readonly makerA: number | null;
   readonly stubLengthM: number;
   readonly stubSheathed: boolean;
 }
@@ -63,10 +83,16 @@ export interface NoSize {
 export interface CircuitFacts {
   readonly circuit: Circuit;
   readonly choices: Choices;
+  /** Whether the scheme pumps with nobody aboard. */
+  readonly automatic: boolean;
+  readonly petrol: boolean;
+  readonly others: readonly SharedPump[];
   readonly family: CableFamily;
   readonly dropSchool: DropSchool;
   readonly motor: Motor;
   readonly designCurrentA: number;
+  /** Design current of the feed: this pump and all others on it, A. */
+  readonly fedA: number;
   readonly conductors: readonly ConductorFacts[];
   readonly noSize: NoSize | null;
   readonly dropV: number;

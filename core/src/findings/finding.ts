@@ -25,12 +25,13 @@ export interface Finding {
   readonly source: string;
   /** The conductor or part it is about. */
   readonly about?: string;
-  readonly fix?: Fix;
+  /** Tried when it is first read. */
+  readonly fix?: Fix | undefined;
 }
 
-/** A finding as its rule states it, with an idea of what may answer it. */
+/** A finding as its rule states it, with ideas of what may answer it, the best first. */
 export interface Judgement extends Omit<Finding, 'fix'> {
-  readonly idea?: FixIdea;
+  readonly ideas?: readonly FixIdea[];
 }
 
 /** A family of rules: facts in, judgements out. */

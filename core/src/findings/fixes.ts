@@ -1,7 +1,7 @@
 import type { Choices, Circuit } from '../job';
 import type { ConductorFacts, ProtectionFacts } from './facts';
 import type { FixIdea } from './finding';
-import { protectionFamilies } from '../reference';
+import { defaults, protectionFamilies, protectionPlace, ratingOverRunning, type ProtectionKind } from '../reference';
 
 /** Going back from a chosen size to the proposed one; nothing where that changes nothing. */
 export function useProposedSize(circuit: Circuit, conductor: ConductorFacts): FixIdea | undefined {
@@ -33,11 +33,97 @@ export function useProposedSizes(circuit: Circuit, conductors: readonly Conducto
   return { label: `Use ${first.proposedSize} throughout`, circuit: withChoices(circuit, { conductors: {} }) };
 }
 
+/** A smaller standard rating that still carries the current: each one down to it, largest first. */
+export function useSmallerRating(circuit: Circuit, protection: ProtectionFacts, runningA: number): FixIdea[] {
+  const { kind } = protection;
+  return protectionFamilies[kind].ratingsA
+    .filter((ratingA) => ratingA < protection.ratingA && ratingA >= runningA)
+    .reverse()
+    .map((ratingA) => ({
+      label: `Use a ${ratingA} A ${protectionFamilies[kind].name}`,
+      circuit: withChoices(circuit, { protection: { kind, ratingA } }),
+    }));
+}
+
+/** The same or the nearest rating in another family. */
+export function useFamily(circuit: Circuit, kind: ProtectionKind, runningA: number): FixIdea[] {
+  const ratingA = protectionFamilies[kind].ratingsA.find((rating) => rating >= runningA * ratingOverRunning);
+  if (ratingA === undefined) return [];
+  return [
+    {
+      label: `Use a ${ratingA} A ${protectionFamilies[kind].name}`,
+      circuit: withChoices(circuit, { protection: { kind, ratingA } }),
+    },
+  ];
+}
+
+/** A high-interrupt fuse on the battery post, ahead of the circuit's own. */
+export function addMainFuse(circuit: Circuit, faultA: number): FixIdea[] {
+  return (['cubeAtBattery', 'classT'] as const)
+    .filter((kind) => protectionFamilies[kind].interruptA >= faultA)
+    .flatMap((kind) => {
+      const [ratingA] = protectionFamilies[kind].ratingsA;
+      return ratingA === undefined
+        ? []
+        : [
+            {
+              label: `Add a ${ratingA} A ${protectionFamilies[kind].name} on the battery post`,
+              circuit: { ...circuit, source: { ...circuit.source, mainFuse: { kind, ratingA } } },
+            },
+          ];
+    });
+}
+
+/** The stub before the fuse shortened or sheathed. */
+export function moveFuse(circuit: Circuit, stubLengthM: number): FixIdea[] {
+  const sheathed = { ...circuit.source, stubSheathed: true };
+  return [
+    ...(stubLengthM <= protectionPlace.sheathedM && !circuit.source?.stubSheathed
+      ? [{ label: 'Sheathe the stub', circuit: { ...circuit, source: sheathed } }]
+      : []),
+    {
+      label: `Move the fuse to ${defaults.stubLengthM * 1000} mm from the source`,
+      circuit: { ...circuit, source: { ...circuit.source, stubLengthM: defaults.stubLengthM } },
+    },
+  ];
+}
+
+/** Cable of the usual marine rating in the leg that a conductor runs in. */
+export function useBetterInsulation(circuit: Circuit, { planned }: ConductorFacts): FixIdea | undefined {
+  const leg = planned.leg === 'stub' ? 'sourceToPanel' : planned.leg;
+  if (leg === 'panel' || leg === 'lead') return undefined;
+  const surveyed = circuit.legs[leg];
+  const { insulationC } = defaults;
+  const better = {
+    ...surveyed,
+    insulationC,
+    ...(surveyed.further ? { further: surveyed.further.map((run) => ({ ...run, insulationC })) } : {}),
+  };
+  return {
+    label: `Use ${insulationC} °C cable for this leg`,
+    circuit: { ...circuit, legs: { ...circuit.legs, [leg]: better } },
+  };
+}
+
+/** A small fuse for the running light's tap. */
+export function fuseTheTap(circuit: Circuit): FixIdea {
+  return { label: 'Give the tap a 1 A fuse', circuit: { ...circuit, panel: { ...circuit.panel, tapFuseA: 1 } } };
+}
+
+/** Taking the feed ahead of the isolator. */
+export function feedUnswitched(circuit: Circuit): FixIdea {
+  return {
+    label: 'Take the feed ahead of the isolator',
+    circuit: { ...circuit, source: { ...circuit.source, feed: 'unswitched' } },
+  };
+}
+
 function withChoices(circuit: Circuit, part: Choices): Circuit {
   return { ...circuit, choices: { ...circuit.choices, ...part } };
 }
 
-/** Spreads an idea into a judgement only where there is one. */
-export function withIdea(idea: FixIdea | undefined): { readonly idea?: FixIdea } {
-  return idea ? { idea } : {};
+/** Spreads ideas into a judgement only where there are any. */
+export function withIdeas(...ideas: readonly (FixIdea | undefined)[]): { readonly ideas?: readonly FixIdea[] } {
+  const known = ideas.filter((idea) => idea !== undefined);
+  return known.length > 0 ? { ideas: known } : {};
 }

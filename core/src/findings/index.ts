@@ -1,12 +1,27 @@
 import { conductorRules } from './conductors';
+import { contactRules } from './contacts';
 import { dropRules } from './drop';
-import { feedRules } from './feed';
 import type { CircuitFacts } from './facts';
+import { faultRules } from './faults';
+import { feedRules } from './feed';
 import { bySeverity, type Judgement, type RuleFamily } from './finding';
-import { faultRules, placeRules, ratingRules } from './protection';
+import { lightRules } from './light';
+import { petrolRules } from './petrol';
+import { placeRules } from './place';
+import { ratingRules } from './rating';
 
 /** Every rule family; a new one is a file beside these and a line here. */
-const families: readonly RuleFamily[] = [conductorRules, dropRules, ratingRules, faultRules, placeRules, feedRules];
+const families: readonly RuleFamily[] = [
+  conductorRules,
+  dropRules,
+  ratingRules,
+  faultRules,
+  placeRules,
+  contactRules,
+  lightRules,
+  petrolRules,
+  feedRules,
+];
 
 /** All judgements on a circuit, worst first; their ideas have not been tried yet. */
 export function judgeCircuit(facts: CircuitFacts): Judgement[] {

@@ -63,6 +63,28 @@ export const jobFields = {
     .number({ error: 'State of charge must be a number from 0 to 1.' })
     .min(0, { error: 'State of charge is a share from 0 (empty) to 1 (full).' })
     .max(1, { error: 'State of charge is a share from 0 (empty) to 1 (full).' }),
+  restV: z
+    .number({ error: 'Volts must be a number, in V.' })
+    .min(10, { error: 'A 12 V battery at rest reads 10 to 15 V. Measure at its posts, with nothing running.' })
+    .max(15, { error: 'A 12 V battery at rest reads 10 to 15 V. Measure at its posts, with no charger on.' }),
+  slackM: z
+    .number({ error: 'Slack must be a number, in m.' })
+    .min(0, { error: 'Slack is 0 m or more.' })
+    .max(20, { error: 'More than 20 m of slack is a leg of its own. Enter it as length.' }),
+  bundled: z
+    .int({ error: 'A number of conductors, whole.' })
+    .min(1, { error: 'At least the one conductor itself.' })
+    .max(200, { error: 'At most 200 conductors.' }),
+  contactA: positive('A contact rating', 'A', 200, 'Read it from the switch or float, for DC.'),
+  headM: z
+    .number({ error: 'Head must be a number, in m.' })
+    .min(0, { error: 'Head is 0 m or more.' })
+    .max(40, { error: 'Head above 40 m is no bilge pump. Check whether it says metres or feet.' }),
+  curveFlowLPerH: z
+    .number({ error: 'Flow must be a number, in L/h.' })
+    .min(0, { error: 'Flow is 0 L/h or more.' })
+    .max(60000, { error: 'Flow above 60000 L/h is no bilge pump. Check whether it says litres or gallons.' }),
+  leadLengthM: positive('A lead', 'm', 5, 'Measure from the pump to the joint.'),
   hullLengthM: positive('Hull length', 'm', 200, 'Length of the hull without bowsprit or platform.'),
   ratingA: positive('A fuse rating', 'A', 200, 'Choose one of the standard ratings.'),
   name: z

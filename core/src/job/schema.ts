@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { batteryChemistry, conductorSizes, dropSchools, protectionFamilies } from '../reference';
+import {
+  batteryChemistry,
+  conductorSizes,
+  dropSchools,
+  protectionFamilies,
+  pumpCatalogue,
+  ruleSets,
+} from '../reference';
 import { freeText, jobFields } from './fields';
 import { motorProblem } from './motorCheck';
 
@@ -31,12 +38,43 @@ export const batterySchema = z.strictObject({
   capacityAh: jobFields.capacityAh.optional().describe('Default 100 Ah.'),
   internalOhm: jobFields.internalOhm.optional().describe('Default by chemistry and capacity.'),
   stateOfCharge: jobFields.stateOfCharge.optional().describe('Default 1, full.'),
+  restV: jobFields.restV.optional().describe('Volts measured at rest; left out: by chemistry and state of charge.'),
+});
+
+const surroundings = {
+  insulationC: jobFields.insulationC.optional().describe('Insulation temperature rating, °C. Default 105.'),
+  engineSpace: z.boolean().optional().describe('Whether it runs in an engine space. Default false.'),
+  bundled: jobFields.bundled
+    .optional()
+    .describe('Current-carrying conductors in one tight bundle. Left out: no bundling factor.'),
+};
+
+/** A further piece of a leg, in other surroundings. */
+export const runSchema = z.strictObject({
+  lengthM: jobFields.lengthM.describe('One way, m.'),
+  ...surroundings,
 });
 
 export const legSchema = z.strictObject({
   lengthM: jobFields.lengthM.optional().describe('One way, m. Needed before the circuit can be sized.'),
-  insulationC: jobFields.insulationC.optional().describe('Insulation temperature rating, °C. Default 105.'),
-  engineSpace: z.boolean().optional().describe('Whether any of it runs in an engine space. Default false.'),
+  slackM: jobFields.slackM.optional().describe('Slack and drip loop to add, m. Default 0.'),
+  ...surroundings,
+  further: z
+    .array(runSchema)
+    .max(8, { error: 'A leg has at most eight further pieces.' })
+    .optional()
+    .describe('Further pieces of the same leg in other surroundings.'),
+});
+
+const sizeName = z.enum(
+  [...conductorSizes.awg, ...conductorSizes.metric].map((row) => row.size),
+  { error: 'Not a size in the tables. Sizes are written like "14 AWG" or "2.5 mm²".' },
+);
+
+export const curvePointSchema = z.strictObject({
+  flowLPerH: jobFields.curveFlowLPerH,
+  headM: jobFields.headM,
+  volts: jobFields.voltsV.optional().describe('Default the volts at which the open flow is given.'),
 });
 
 export const pumpSchema = z.strictObject({
@@ -49,14 +87,22 @@ export const pumpSchema = z.strictObject({
   shutOffHeadM: jobFields.shutOffHeadM.optional().describe('Head at which the flow is nil, at the same volts.'),
   makerFuseA: jobFields.makerFuseA.optional().describe('Largest fuse the pump’s maker allows.'),
   windingOhm: jobFields.windingOhm.optional().describe('Default label volts ÷ (5 × label amperes).'),
+  curve: z
+    .array(curvePointSchema)
+    .max(20, { error: 'At most twenty points of a curve.' })
+    .optional()
+    .describe('Points of the maker’s curve: flow at head at volts.'),
+  leads: z
+    .strictObject({ lengthM: jobFields.leadLengthM, size: sizeName })
+    .optional()
+    .describe('The pump’s own two leads, each way. Left out: not counted.'),
+  catalogue: oneOf(pumpCatalogue, 'The pump class')
+    .optional()
+    .describe('Class of the generic catalogue the figures came from; replace them by the label’s.'),
 });
 
-const sizeName = z.enum(
-  [...conductorSizes.awg, ...conductorSizes.metric].map((row) => row.size),
-  { error: 'Not a size in the tables. Sizes are written like "14 AWG" or "2.5 mm²".' },
-);
-
 export const choicesSchema = z.strictObject({
+  rules: oneOf(ruleSets, 'The rule set').optional().describe('Default us.'),
   dropSchool: oneOf(dropSchools, 'The drop school').optional().describe('Default critical, 3 %.'),
   family: oneOf(conductorSizes, 'The cable family').optional().describe('Default awg.'),
   conductors: z.record(id, sizeName).optional().describe('Sizes chosen instead of the proposed ones, by conductor.'),
@@ -71,7 +117,9 @@ export const choicesSchema = z.strictObject({
 export const circuitSchema = z.strictObject({
   id,
   name: jobFields.name,
-  scheme: z.enum(['three-way-float'], { error: 'This version knows the scheme "three-way-float".' }),
+  scheme: z.enum(['plain-switch', 'three-way-float'], {
+    error: 'This version knows the schemes plain-switch and three-way-float.',
+  }),
   batteryId: id,
   manual: z
     .enum(['latching', 'momentary'], { error: 'Manual is latching or momentary.' })
@@ -81,8 +129,37 @@ export const circuitSchema = z.strictObject({
     .strictObject({
       stubLengthM: jobFields.stubLengthM.optional().describe('Battery to fuse along the conductor. Default 0.15 m.'),
       stubSheathed: z.boolean().optional().describe('Whether the stub is sheathed or enclosed. Default false.'),
+      takenFrom: z
+        .enum(['battery', 'bus'], { error: 'The feed is taken from the battery or from a bus.' })
+        .optional()
+        .describe('Default battery.'),
+      feed: z
+        .enum(['unswitched', 'isolator'], { error: 'The feed is unswitched or through the isolator.' })
+        .optional()
+        .describe('Default unswitched, ahead of the isolator.'),
+      mainFuse: z
+        .strictObject({ kind: oneOf(protectionFamilies, 'The kind of fuse'), ratingA: jobFields.ratingA })
+        .optional()
+        .describe('A high-interrupt fuse on the battery post, ahead of the circuit’s own.'),
     })
     .optional(),
+  panel: z
+    .strictObject({
+      switchA: jobFields.contactA.optional().describe('Rating of the switch’s contacts on DC.'),
+      fuse: z
+        .strictObject({ kind: oneOf(protectionFamilies, 'The kind of fuse'), ratingA: jobFields.ratingA })
+        .optional()
+        .describe('Fuse or breaker built into the panel, between feed and switch.'),
+      light: z
+        .enum(['none', 'led', 'filament'], { error: 'The running light is none, led or filament.' })
+        .optional()
+        .describe('Running light from the manual post to negative. Default none.'),
+      tapFuseA: jobFields.ratingA.optional().describe('The light tap’s own fuse. Left out: none.'),
+      tapAccepted: z.boolean().optional().describe('A short, well-placed tap without a fuse was decided on.'),
+    })
+    .optional(),
+  floatA: jobFields.contactA.optional().describe('Rating of the float’s contact on DC.'),
+  sharesFeedWith: id.optional().describe('Another circuit whose source, fuse and feed this one hangs on.'),
   legs: z.strictObject({ sourceToPanel: legSchema, panelToBilge: legSchema, bilgeToNegative: legSchema }),
   pump: pumpSchema,
   choices: choicesSchema.optional(),
@@ -96,6 +173,8 @@ export const boatSchema = z.strictObject({
   craft: freeText(200).optional().describe('What kind of craft, in the yard’s words.'),
   owner: freeText(200).optional(),
   berth: freeText(200).optional(),
+  petrol: z.boolean().optional().describe('Petrol or gas on board. Default false.'),
+  archived: z.boolean().optional().describe('Put away: not shown in the yard unless asked for.'),
   note: note.optional(),
 });
 
@@ -113,6 +192,8 @@ export const jobSchema = z
     job.circuits.forEach((circuit, index) => {
       const message = motorProblem(circuit.pump);
       if (message) context.addIssue({ code: 'custom', path: ['circuits', index, 'pump', 'windingOhm'], message });
+      const shared = sharingProblem(job.circuits, circuit);
+      if (shared) context.addIssue({ code: 'custom', path: ['circuits', index, 'sharesFeedWith'], message: shared });
       if (!job.batteries.some((battery) => battery.id === circuit.batteryId)) {
         context.addIssue({
           code: 'custom',
@@ -137,6 +218,22 @@ function reportRepeatedIds(items: readonly { readonly id: string }[], list: stri
   });
 }
 
+interface Sharing {
+  readonly id: string;
+  readonly sharesFeedWith?: string | undefined;
+}
+
+/** Why a circuit cannot hang on the feed it names, or null. */
+function sharingProblem(circuits: readonly Sharing[], circuit: Sharing): string | null {
+  if (circuit.sharesFeedWith === undefined) return null;
+  const leader = circuits.find((other) => other.id === circuit.sharesFeedWith);
+  if (!leader) return `No circuit has the id "${circuit.sharesFeedWith}". Use the id of another circuit of this boat.`;
+  if (leader === circuit) return 'A circuit cannot share the feed of itself.';
+  return leader.sharesFeedWith === undefined
+    ? null
+    : 'That circuit has no feed of its own. Name the one whose feed it is.';
+}
+
 // TYPES
 
 export type Job = z.infer<typeof jobSchema>;
@@ -144,6 +241,7 @@ export type Boat = z.infer<typeof boatSchema>;
 export type Battery = z.infer<typeof batterySchema>;
 export type Circuit = z.infer<typeof circuitSchema>;
 export type Leg = z.infer<typeof legSchema>;
+export type Run = z.infer<typeof runSchema>;
 export type LegKey = keyof Circuit['legs'];
 export type Pump = z.infer<typeof pumpSchema>;
 export type Choices = z.infer<typeof choicesSchema>;

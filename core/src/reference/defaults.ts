@@ -19,6 +19,11 @@ export const defaults = {
   jointOhm: 0.001,
   switchContactOhm: 0.005,
   floatContactOhm: 0.01,
+  ledDropV: 2,
+  ledOhm: 680,
+  pilotLampOhm: 150,
+  /** A LED is lit from this current. */
+  ledLitA: 0.001,
   /** Motor's share of label current that it draws without load. */
   motorNoLoadShare: 0.15,
   /** Winding resistance where not measured: label volts ÷ (this × label amps). */
@@ -32,6 +37,8 @@ export const defaults = {
   pumpJobV: 10.5,
   insulationC: 105,
   stubLengthM: 0.15,
+  /** Length of a light's tap behind the panel, m. */
+  lightTapM: 0.1,
   capacityAh: 100,
   stateOfCharge: 1,
   /** Volts meant by a label that prints none beside its amperes. On the safe side for the cable. */

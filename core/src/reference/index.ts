@@ -5,3 +5,5 @@ export * from './copper';
 export * from './defaults';
 export * from './dropSchools';
 export * from './protection';
+export * from './pumpCatalogue';
+export * from './ruleSets';

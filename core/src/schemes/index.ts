@@ -1,3 +1,4 @@
 export * from './outline';
 export * from './plan';
 export * from './registry';
+export { motorOf } from './standardParts';

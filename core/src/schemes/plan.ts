@@ -28,14 +28,28 @@ export interface PlannedConductor {
   readonly to: TerminalRef;
   readonly role: Role;
   readonly colour: ConductorColour;
-  /** The cable leg it runs in; `stub` is the unprotected piece before the fuse. */
-  readonly leg: LegKey | 'stub';
-  /** One way, m. */
+  /** What it runs in: a cable leg, the unprotected stub before the fuse, behind the panel, or a part's own lead. */
+  readonly leg: LegKey | 'stub' | 'panel' | 'lead';
+  /** Length of all its runs, one way, m. */
+  readonly lengthM: number;
+  readonly runs: readonly PlannedRun[];
+  /** Whether it carries the pump, only a light, or is a part's lead of a given size. */
+  readonly duty: 'pump' | 'light' | 'lead';
+  /** Size of a lead, which comes with its part. */
+  readonly givenSize?: string;
+  /** Another conductor whose size this one takes over. */
+  readonly sameSizeAs?: string;
+  /** True where it may be under the least size, with the reason. */
+  readonly underLeastBecause?: string;
+}
+
+/** A piece of a conductor in the same surroundings. */
+export interface PlannedRun {
   readonly lengthM: number;
   readonly insulationC: number;
   readonly engineSpace: boolean;
-  /** Another conductor whose size this one takes over. */
-  readonly sameSizeAs?: string;
+  /** Conductors bundled tightly together, this one counted; left out: no bundling factor. */
+  readonly bundled?: number;
 }
 
 /** A boat's own cable that is drawn but not sized here. */
@@ -51,8 +65,21 @@ export interface Plan {
   readonly parts: readonly PlannedPart[];
   readonly conductors: readonly PlannedConductor[];
   readonly existing: readonly ExistingLink[];
-  /** The fuse, the conductor that carries all of its current, and the pump. */
-  readonly ids: { readonly battery: string; readonly fuse: string; readonly afterFuse: string; readonly pump: string };
+  /** The circuit's own fuse, the conductor that carries all of its current, the pump, and the conductor back from it. */
+  readonly ids: {
+    readonly battery: string;
+    readonly fuse: string;
+    readonly afterFuse: string;
+    readonly pump: string;
+    readonly afterPump: string;
+  };
+}
+
+/** Another circuit on the same feed, as far as this one feels it. */
+export interface SharedPump {
+  readonly id: string;
+  readonly name: string;
+  readonly pump: Circuit['pump'] & { readonly currentA: number };
 }
 
 /** A circuit of which everything needed is known. */
@@ -65,6 +92,8 @@ export interface Scheme {
   readonly name: string;
   /** One sentence: when it is used. */
   readonly summary: string;
+  /** Whether it pumps with nobody aboard. */
+  readonly automatic: boolean;
   /** Legs the survey asks for, from dry to wet. */
   readonly legs: readonly {
     readonly key: LegKey;
@@ -72,7 +101,7 @@ export interface Scheme {
     readonly role: Role;
     readonly cores: number;
   }[];
-  plan(circuit: SurveyedCircuit, battery: Battery): Plan;
+  plan(circuit: SurveyedCircuit, battery: Battery, others?: readonly SharedPump[]): Plan;
 }
 
 /** The plan as a netlist, each conductor with the resistance given for it, Ω. */

@@ -1,18 +1,50 @@
 import { defaults } from '../reference';
 import type { Circuit, LegKey } from '../job';
-import type { PlannedConductor } from './plan';
+import type { PlannedConductor, PlannedRun } from './plan';
 
-type Run = Pick<PlannedConductor, 'leg' | 'lengthM' | 'insulationC' | 'engineSpace'>;
+type Routed = Pick<PlannedConductor, 'leg' | 'lengthM' | 'runs' | 'duty'>;
 
-/** How a conductor in a surveyed leg runs, with the defaults for what was left open. */
-export function legRun(circuit: Circuit, leg: LegKey): Run {
-  const { lengthM, insulationC, engineSpace } = circuit.legs[leg];
+/** How a conductor in a surveyed leg runs, with the defaults for what was left open and its slack added. */
+export function legRun(circuit: Circuit, leg: LegKey): Routed {
+  const { lengthM, slackM, further = [], ...first } = circuit.legs[leg];
   if (lengthM === undefined) throw new RangeError(`The leg ${leg} has no length yet.`);
-  return { leg, lengthM, insulationC: insulationC ?? defaults.insulationC, engineSpace: engineSpace ?? false };
+  return routed(leg, [{ ...first, lengthM: lengthM + (slackM ?? 0) }, ...further].map(withDefaults));
 }
 
-/** The stub from the battery to the fuse: it runs in the surroundings of the feed. */
-export function stubRun(circuit: Circuit): Run {
-  const { insulationC, engineSpace } = legRun(circuit, 'sourceToPanel');
-  return { leg: 'stub', lengthM: circuit.source?.stubLengthM ?? defaults.stubLengthM, insulationC, engineSpace };
+/** The stub from the source to the fuse: it runs in the surroundings of the feed's first piece. */
+export function stubRun(circuit: Circuit): Routed {
+  const { insulationC, engineSpace } = circuit.legs.sourceToPanel;
+  const lengthM = circuit.source?.stubLengthM ?? defaults.stubLengthM;
+  return routed('stub', [withDefaults({ lengthM, insulationC, engineSpace })]);
+}
+
+/** A short piece behind the panel, in the surroundings of a panel. */
+export function panelRun(lengthM: number): Routed {
+  return { ...routed('panel', [withDefaults({ lengthM })]), duty: 'light' };
+}
+
+/** A part's own lead in the bilge. */
+export function leadRun(circuit: Circuit, lengthM: number): Routed {
+  const { insulationC, engineSpace } = circuit.legs.panelToBilge;
+  return { ...routed('lead', [withDefaults({ lengthM, insulationC, engineSpace })]), duty: 'lead' };
+}
+
+function routed(leg: PlannedConductor['leg'], runs: readonly PlannedRun[]): Routed {
+  return { leg, runs, lengthM: runs.reduce((sum, run) => sum + run.lengthM, 0), duty: 'pump' };
+}
+
+interface SurveyedRun {
+  readonly lengthM: number;
+  readonly insulationC?: number | undefined;
+  readonly engineSpace?: boolean | undefined;
+  readonly bundled?: number | undefined;
+}
+
+function withDefaults({ lengthM, insulationC, engineSpace, bundled }: SurveyedRun): PlannedRun {
+  return {
+    lengthM,
+    insulationC: insulationC ?? defaults.insulationC,
+    engineSpace: engineSpace ?? false,
+    ...(bundled === undefined ? {} : { bundled }),
+  };
 }

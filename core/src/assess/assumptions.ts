@@ -1,0 +1,75 @@
+import { defaultWindingOhm } from '../circuit';
+import { batteryChemistry, defaults, internalResistanceOhm } from '../reference';
+import { formatOhms, formatQuantity, plainNumber, type UnitSystem } from '../units';
+import type { Battery, Circuit, LegKey } from '../job';
+import { schemes } from '../schemes';
+
+/** A default that still stands in for a measurement. */
+export interface Assumption {
+  readonly what: string;
+  /** The value assumed, in words. */
+  readonly assumed: string;
+  /** What measuring it would change. */
+  readonly changes: string;
+}
+
+/** What is still assumed of a circuit, and what each would change; the weightiest first. */
+export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSystem): Assumption[] {
+  const { pump, legs, panel, source } = circuit;
+  const labelV = pump.labelV ?? defaults.labelV;
+  const assumptions: (Assumption | false)[] = [
+    pump.makerFuseA === undefined && {
+      what: 'Maker’s fuse',
+      assumed: 'no limit',
+      changes: 'a smaller figure lowers the fuse',
+    },
+    pump.windingOhm === undefined &&
+      pump.currentA !== undefined && {
+        what: 'Winding',
+        assumed: formatOhms(defaultWindingOhm(pump.currentA, labelV)),
+        changes: 'moves the stalled current and whether the fuse opens in time',
+      },
+    panel?.switchA === undefined && {
+      what: 'Switch contact',
+      assumed: 'rated for the pump',
+      changes: 'too small a rating asks for a relay',
+    },
+    schemes[circuit.scheme].automatic &&
+      circuit.floatA === undefined && {
+        what: 'Float contact',
+        assumed: 'rated for the pump',
+        changes: 'too small a rating asks for a relay',
+      },
+    pump.leads === undefined && {
+      what: 'Pump’s own leads',
+      assumed: 'not counted',
+      changes: 'thin leads add to the drop',
+    },
+    battery.internalOhm === undefined && {
+      what: 'Battery’s internal resistance',
+      assumed: formatOhms(
+        internalResistanceOhm(battery.chemistry ?? 'lead-acid', battery.capacityAh ?? defaults.capacityAh),
+      ),
+      changes: 'moves what a short beside the battery delivers',
+    },
+    battery.capacityAh === undefined && {
+      what: 'Battery’s capacity',
+      assumed: `${defaults.capacityAh} Ah, ${batteryChemistry[battery.chemistry ?? 'lead-acid'].name}`,
+      changes: 'moves its internal resistance, and how long it lasts',
+    },
+    source?.stubLengthM === undefined && {
+      what: 'Battery to fuse',
+      assumed: formatQuantity(defaults.stubLengthM, 'shortLength', units),
+      changes: 'a longer stub is unprotected',
+    },
+    ...(Object.keys(legs) as LegKey[]).map(
+      (key): Assumption | false =>
+        legs[key].insulationC === undefined && {
+          what: `Insulation, ${schemes[circuit.scheme].legs.find((leg) => leg.key === key)?.name.toLowerCase() ?? key}`,
+          assumed: `${plainNumber(defaults.insulationC, 0)} °C`,
+          changes: 'a lower rating carries less',
+        },
+    ),
+  ];
+  return assumptions.filter((assumption) => assumption !== false);
+}

@@ -1,0 +1,80 @@
+import type { Circuit, Job } from '../job';
+import type { Finding, Fix } from '../findings';
+import type { SharedPump } from '../schemes';
+import type { AssessedCircuit } from './circuit';
+
+/** A circuit with the feed it hangs on, and what else hangs there. */
+interface Feed {
+  readonly circuit: Circuit;
+  readonly others: readonly SharedPump[];
+  readonly fixed: Readonly<Record<string, string>>;
+}
+
+const FEED_PARTS = ['feed', 'stub', 'fuse'];
+
+/**
+ * Resolves a shared feed: a circuit that names another takes over that one's
+ * battery, source, feed leg and fuse; both feel each other's current.
+ * @param known circuits assessed already, the one whose feed it is among them
+ */
+export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, AssessedCircuit>): Feed {
+  const leader = job.circuits.find(({ id }) => id === circuit.sharesFeedWith);
+  const leaderId = leader?.id ?? circuit.id;
+  const others = job.circuits
+    .filter((other) => other.id !== circuit.id && (other.id === leaderId || other.sharesFeedWith === leaderId))
+    .flatMap(({ id, name, pump }) =>
+      pump.currentA === undefined ? [] : [{ id, name, pump: { ...pump, currentA: pump.currentA } }],
+    );
+  if (!leader) return { circuit, others, fixed: {} };
+  const { source: _own, ...rest } = circuit;
+  const sized = known.get(leader.id);
+  const sizes = sized?.status === 'sized' ? sized.facts.conductors : [];
+  return {
+    circuit: {
+      ...rest,
+      ...(leader.source ? { source: leader.source } : {}),
+      batteryId: leader.batteryId,
+      legs: { ...circuit.legs, sourceToPanel: leader.legs.sourceToPanel },
+      choices: {
+        ...circuit.choices,
+        ...(sized?.status === 'sized'
+          ? { protection: { kind: sized.facts.protection.kind, ratingA: sized.facts.protection.ratingA } }
+          : {}),
+      },
+    },
+    others,
+    fixed: Object.fromEntries(
+      sizes.filter(({ planned }) => FEED_PARTS.includes(planned.id)).map(({ planned, size }) => [planned.id, size]),
+    ),
+  };
+}
+
+/** The assessment under the circuit's own fields: a fix never writes another circuit's feed into it. */
+export function withOwnFeed(assessed: AssessedCircuit, own: Circuit): AssessedCircuit {
+  if (own.sharesFeedWith === undefined) return assessed;
+  if (assessed.status === 'incomplete') return { ...assessed, circuit: own };
+  return {
+    ...assessed,
+    circuit: own,
+    findings: assessed.findings.map((finding) => ({
+      ...finding,
+      fix: fixOfOwn(finding, own),
+    })),
+  };
+}
+
+function fixOfOwn({ fix, about }: Finding, own: Circuit): Fix | undefined {
+  return fix && !FEED_PARTS.includes(about ?? '') ? { ...fix, circuit: ownFields(fix.circuit, own) } : undefined;
+}
+
+function ownFields(changed: Circuit, own: Circuit): Circuit {
+  const { source: _feed, choices, ...rest } = changed;
+  const { protection: _shared, ...chosen } = choices ?? {};
+  return {
+    ...rest,
+    ...(own.source ? { source: own.source } : {}),
+    batteryId: own.batteryId,
+    legs: { ...changed.legs, sourceToPanel: own.legs.sourceToPanel },
+    choices: { ...chosen, ...(own.choices?.protection ? { protection: own.choices.protection } : {}) },
+  };
+}

@@ -1,0 +1,16 @@
+import { resistance } from '../element';
+import type { PartKind } from './part';
+
+/** An on/off switch; on is "manual", since a hand has put it there. */
+export interface OnOffSwitchPart {
+  readonly kind: 'on-off-switch';
+  readonly id: string;
+  readonly momentary: boolean;
+  readonly contactOhm: number;
+}
+
+export const onOffSwitch: PartKind<OnOffSwitchPart> = {
+  terminals: () => ['in', 'out'],
+  elements: (part, node, setting) =>
+    setting.switches[part.id] === 'manual' ? [resistance(node('in'), node('out'), part.contactOhm)] : [],
+};

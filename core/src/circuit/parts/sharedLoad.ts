@@ -1,0 +1,22 @@
+import type { Motor } from '../motor';
+import type { PartKind } from './part';
+
+/** Another circuit's pump on the same feed, seen from where the feed divides; it runs or not like a switched load. */
+export interface SharedLoadPart {
+  readonly kind: 'shared-load';
+  readonly id: string;
+  readonly motor: Motor;
+  /** Stands in for the motor where a fixed current is asked for, A. */
+  readonly sinkA?: number;
+}
+
+export const sharedLoad: PartKind<SharedLoadPart> = {
+  terminals: () => ['plus', 'minus'],
+  elements: (part, node, setting) => {
+    if (setting.switches[part.id] !== 'manual') return [];
+    const [plus, minus] = [node('plus'), node('minus')];
+    return part.sinkA === undefined
+      ? [{ kind: 'motor', plus, minus, motor: part.motor, condition: 'sound' }]
+      : [{ kind: 'sink', plus, minus, amps: part.sinkA }];
+  },
+};

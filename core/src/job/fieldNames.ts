@@ -1,0 +1,111 @@
+import { formatAmps, formatQuantity, type QuantityKey, type UnitSystem } from '../units';
+import type { FieldPath } from './differences';
+import type { Job } from './schema';
+
+/** What the fields of a job are called on screen, by their keys. */
+const names: Readonly<Record<string, string>> = {
+  boat: 'Boat',
+  batteries: 'Battery',
+  circuits: 'Circuit',
+  name: 'name',
+  craft: 'craft',
+  owner: 'owner',
+  berth: 'berth',
+  note: 'note',
+  hullLengthM: 'hull length',
+  petrol: 'petrol or gas on board',
+  archived: 'put away',
+  chemistry: 'chemistry',
+  capacityAh: 'capacity',
+  internalOhm: 'internal resistance',
+  stateOfCharge: 'state of charge',
+  restV: 'volts at rest',
+  scheme: 'scheme',
+  batteryId: 'fed from',
+  manual: 'manual',
+  source: 'source',
+  stubLengthM: 'battery to fuse',
+  stubSheathed: 'stub sheathed',
+  takenFrom: 'feed taken from',
+  feed: 'feed',
+  mainFuse: 'main fuse',
+  panel: 'panel',
+  switchA: 'switch contact',
+  fuse: 'panel fuse',
+  light: 'running light',
+  tapFuseA: 'tap fuse',
+  tapAccepted: 'tap without fuse decided on',
+  floatA: 'float contact',
+  sharesFeedWith: 'shares the feed of',
+  legs: 'legs',
+  sourceToPanel: 'source to panel',
+  panelToBilge: 'panel to bilge',
+  bilgeToNegative: 'bilge to negative bus',
+  lengthM: 'length',
+  slackM: 'slack',
+  insulationC: 'insulation',
+  engineSpace: 'in engine space',
+  bundled: 'conductors bundled',
+  further: 'further pieces',
+  pump: 'pump',
+  currentA: 'amperes',
+  labelV: 'label volts',
+  openFlowLPerH: 'open flow',
+  openFlowV: 'flow given at',
+  shutOffHeadM: 'shut-off head',
+  makerFuseA: 'maker’s fuse',
+  windingOhm: 'winding',
+  curve: 'curve',
+  leads: 'own leads',
+  catalogue: 'catalogue class',
+  choices: 'choices',
+  rules: 'rule set',
+  dropSchool: 'drop school',
+  family: 'cable sizes',
+  conductors: 'chosen sizes',
+  protection: 'protection',
+  kind: 'kind',
+  ratingA: 'rating',
+  size: 'size',
+};
+
+const quantityByKey: Readonly<Record<string, QuantityKey>> = {
+  lengthM: 'length',
+  slackM: 'length',
+  hullLengthM: 'length',
+  stubLengthM: 'shortLength',
+  capacityAh: 'charge',
+  internalOhm: 'resistance',
+  windingOhm: 'resistance',
+  restV: 'voltage',
+  labelV: 'voltage',
+  openFlowV: 'voltage',
+  openFlowLPerH: 'flow',
+  shutOffHeadM: 'head',
+  insulationC: 'temperature',
+};
+
+/** A field in words: "Circuit Main pump: panel to bilge, length". Things with an id go by their name. */
+export function fieldInWords(path: FieldPath, jobs: readonly Job[]): string {
+  const [list, id, ...rest] = path;
+  const inside = (keys: FieldPath) => keys.map((key) => names[key] ?? key).join(', ');
+  if (list === 'boat') return `Boat: ${inside(path.slice(1))}`;
+  if ((list !== 'circuits' && list !== 'batteries') || id === undefined) return inside(path);
+  const named = jobs.flatMap((job) => [...job[list]]).find((item) => item.id === id);
+  const what = `${names[list] ?? list} ${named?.name ?? id}`;
+  return rest.length === 0 ? what : `${what}: ${inside(rest.filter((key) => key !== 'legs' && key !== 'choices'))}`;
+}
+
+/** A field's value in words, in the unit system given. */
+export function valueInWords(path: FieldPath, value: unknown, units: UnitSystem): string {
+  const key = path[path.length - 1] ?? '';
+  if (value === undefined) return 'not entered';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number') {
+    const quantity = quantityByKey[key];
+    if (quantity) return formatQuantity(value, quantity, units);
+    return key.endsWith('A') ? formatAmps(value) : String(value);
+  }
+  if (typeof value === 'string') return value;
+  return path.length === 2 ? 'there' : JSON.stringify(value);
+}

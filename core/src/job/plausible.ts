@@ -1,0 +1,71 @@
+import { plainNumber } from '../units';
+import type { Circuit } from './schema';
+
+/** A figure that is possible but looks mistaken for another unit or place. */
+export interface Doubt {
+  /** Path inside the circuit. */
+  readonly path: readonly string[];
+  readonly message: string;
+}
+
+/** Open flow for each ampere that bilge pumps give, L/h: small ones least, large ones most. */
+const FLOW_PER_AMP = { least: 300, most: 1500 };
+/** A leg longer than this many hulls is rare. */
+const HULLS = 2.5;
+
+/** Words on figures that look like gallons for litres, feet for metres, or amperes off by ten. */
+export function doubtsOf(circuit: Circuit, hullLengthM: number | undefined): Doubt[] {
+  return [...pumpDoubts(circuit), ...legDoubts(circuit, hullLengthM)];
+}
+
+function pumpDoubts({ pump }: Circuit): Doubt[] {
+  const { currentA, openFlowLPerH, shutOffHeadM } = pump;
+  const doubts: Doubt[] = [];
+  if (currentA !== undefined && openFlowLPerH !== undefined) {
+    const perAmp = openFlowLPerH / currentA;
+    const fits = (ratio: number) => ratio >= FLOW_PER_AMP.least && ratio <= FLOW_PER_AMP.most;
+    if (perAmp < FLOW_PER_AMP.least && fits(perAmp * 3.785411784)) {
+      doubts.push({
+        path: ['pump', 'openFlowLPerH'],
+        message: `${plainNumber(openFlowLPerH, 0)} L/h is little for ${plainNumber(currentA, 1)} A. Does the label say gallons? Then it is ${plainNumber(openFlowLPerH * 3.785411784, 0)} L/h.`,
+      });
+    } else if (fits(perAmp / 10) && perAmp > FLOW_PER_AMP.most) {
+      doubts.push({
+        path: ['pump', 'currentA'],
+        message: `${plainNumber(currentA, 2)} A is little for ${plainNumber(openFlowLPerH, 0)} L/h. Is it ${plainNumber(currentA * 10, 1)} A?`,
+      });
+    } else if (fits(perAmp * 10) && perAmp < FLOW_PER_AMP.least) {
+      doubts.push({
+        path: ['pump', 'currentA'],
+        message: `${plainNumber(currentA, 1)} A is much for ${plainNumber(openFlowLPerH, 0)} L/h. Is it ${plainNumber(currentA / 10, 2)} A?`,
+      });
+    }
+  } else if (currentA !== undefined && (currentA < 0.8 || currentA > 30)) {
+    const likely = currentA < 0.8 ? currentA * 10 : currentA / 10;
+    doubts.push({
+      path: ['pump', 'currentA'],
+      message: `Most bilge pumps draw 2 to 16 A. Is it ${plainNumber(likely, 2)} A?`,
+    });
+  }
+  if (shutOffHeadM !== undefined && shutOffHeadM > 9) {
+    doubts.push({
+      path: ['pump', 'shutOffHeadM'],
+      message: `Few bilge pumps lift ${plainNumber(shutOffHeadM, 1)} m. Does the label say feet? Then it is ${plainNumber(shutOffHeadM * 0.3048, 1)} m.`,
+    });
+  }
+  return doubts;
+}
+
+function legDoubts({ legs }: Circuit, hullLengthM: number | undefined): Doubt[] {
+  const mostM = hullLengthM === undefined ? 30 : hullLengthM * HULLS;
+  return Object.entries(legs).flatMap(([leg, { lengthM }]): Doubt[] =>
+    lengthM === undefined || lengthM <= mostM
+      ? []
+      : [
+          {
+            path: ['legs', leg, 'lengthM'],
+            message: `${plainNumber(lengthM, 1)} m is long for ${hullLengthM === undefined ? 'a leg' : `a hull of ${plainNumber(hullLengthM, 1)} m`}. Was it measured in feet? Then it is ${plainNumber(lengthM * 0.3048, 2)} m.`,
+          },
+        ],
+  );
+}
