@@ -9,6 +9,8 @@ module.exports = {
       target: 'node20',
       sourcefile: path,
       sourcemap: 'both',
+      define: { 'import.meta.url': 'moduleUrl' },
+      banner: "const moduleUrl = require('node:url').pathToFileURL(__filename).href;",
     });
     return { code, map };
   },

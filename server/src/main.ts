@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import { setTimeout as wait } from 'node:timers/promises';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { BoatStore } from './db/boatStore';
@@ -18,7 +19,25 @@ function setting(name: string): string {
 const connection = connect(setting('DATABASE_URL'), (error) =>
   logger.warn({ err: error.message }, 'database connection lost'),
 );
-await applyMigrations(connection, setting('MIGRATIONS_FOLDER'));
+await migrateOnceThere(setting('MIGRATIONS_FOLDER'));
+
+/** The database may come up after the server: it is given half a minute. */
+async function migrateOnceThere(folder: string): Promise<void> {
+  for (let tries = 0; ; tries += 1) {
+    try {
+      await applyMigrations(connection, folder);
+      return;
+    } catch (error) {
+      const reason = error instanceof Error ? String(error.cause ?? error.message) : String(error);
+      if (tries >= 30) {
+        logger.fatal({ err: reason }, 'the tables could not be brought up to date');
+        process.exit(1);
+      }
+      logger.warn({ err: reason }, 'waiting for the database');
+      await wait(1000);
+    }
+  }
+}
 
 const webFolder = process.env['WEB_FOLDER'];
 const app = createApp({

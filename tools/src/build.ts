@@ -10,7 +10,7 @@ import { say } from './say';
 
 /** Builds what is out of date: the web application and the server's bundle. */
 export async function buildAll(): Promise<void> {
-  await buildIfStale('server', ['server/src', 'core/src', 'package-lock.json'], serverBundle, buildServer);
+  await buildIfStale('server', ['server/src', 'core/src', 'package-lock.json'], serverBundle, () => buildServer());
   await buildIfStale(
     'web application (two minutes or so the first time)',
     ['app', 'core/src', 'package-lock.json'],
@@ -34,10 +34,11 @@ async function buildIfStale(
   writeFileSync(mark, state);
 }
 
-async function buildServer(): Promise<void> {
+/** Bundles the server with the core; packages stay outside. */
+export async function buildServer(outfile = serverBundle): Promise<void> {
   await bundle({
     entryPoints: [join(root, 'server/src/main.ts')],
-    outfile: serverBundle,
+    outfile,
     bundle: true,
     platform: 'node',
     format: 'esm',

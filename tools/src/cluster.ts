@@ -1,15 +1,15 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import pg from 'pg';
 import { needProgram, postgresProgram } from './debian';
 import { freePort } from './freePort';
+import { POSTGRES_BIN } from './places';
 import { say } from './say';
 
-const BIN = '/usr/lib/postgresql/15/bin';
 const DATABASE = 'harbor_latch';
 
 /** A running private cluster. */
@@ -20,6 +20,8 @@ export interface Cluster {
   readonly pid: number;
   /** Where it is really kept: the wanted folder, or a fallback that PostgreSQL can enter. */
   readonly folder: string;
+  /** True where it was running already. */
+  readonly takenOver: boolean;
   stop(): Promise<void>;
 }
 
@@ -54,7 +56,10 @@ export async function startCluster(options: ClusterOptions): Promise<Cluster> {
   const running = livePostmaster(data);
   if (running && (await answers(urlAt(running.port, 'postgres')))) {
     await createDatabase(urlAt(running.port, 'postgres'));
-    return clusterAt({ port: running.port, pid: running.pid, url: urlAt(running.port), folder }, account);
+    return clusterAt(
+      { port: running.port, pid: running.pid, url: urlAt(running.port), folder, takenOver: true },
+      account,
+    );
   }
   for (let attempt = 0; attempt < 8; attempt += 1) {
     await clearStalePidFile(data);
@@ -62,7 +67,8 @@ export async function startCluster(options: ClusterOptions): Promise<Cluster> {
     launch(data, port, options.durable, join(folder, 'log'), account);
     if (await answersSoon(urlAt(port, 'postgres'), data)) {
       await createDatabase(urlAt(port, 'postgres'));
-      return clusterAt({ port, pid: livePostmaster(data)?.pid ?? 0, url: urlAt(port), folder }, account);
+      const pid = livePostmaster(data)?.pid ?? 0;
+      return clusterAt({ port, pid, url: urlAt(port), folder, takenOver: false }, account);
     }
     await wait(300);
   }
@@ -94,15 +100,18 @@ function reachableFolder(wanted: string, account: Account | null): string {
 }
 
 function createData(folder: string, data: string, passwordFile: string, account: Account | null): void {
-  rmSync(data, { recursive: true, force: true });
+  // Made beside its place and moved there whole: one that was cut off is never taken for a database.
+  const fresh = `${data}.new`;
+  for (const remains of [data, fresh]) rmSync(remains, { recursive: true, force: true });
   writeFileSync(passwordFile, randomBytes(24).toString('hex'), { mode: 0o600 });
   if (account) chownSync(passwordFile, account.uid, account.gid);
   const made = spawnSync(
-    join(BIN, 'initdb'),
-    ['-D', data, '-U', 'latch', '-A', 'scram-sha-256', '--pwfile', passwordFile, '-E', 'UTF8', '--locale=C.UTF-8'],
+    join(POSTGRES_BIN, 'initdb'),
+    ['-D', fresh, '-U', 'latch', '-A', 'scram-sha-256', '--pwfile', passwordFile, '-E', 'UTF8', '--locale=C.UTF-8'],
     { ...account, cwd: folder, encoding: 'utf8' },
   );
   if (made.status !== 0) throw new Error(`The database could not be made: ${made.stderr}`);
+  renameSync(fresh, data);
 }
 
 function launch(data: string, port: number, durable: boolean, log: string, account: Account | null): void {
@@ -114,7 +123,7 @@ function launch(data: string, port: number, durable: boolean, log: string, accou
   ];
   if (!durable) settings.push('-c fsync=off', '-c full_page_writes=off', '-c synchronous_commit=off');
   // The postmaster inherits whatever pipes it is given, so it gets none.
-  spawn(join(BIN, 'pg_ctl'), ['start', '-D', data, '-l', log, '-W', '-o', settings.join(' ')], {
+  spawn(join(POSTGRES_BIN, 'pg_ctl'), ['start', '-D', data, '-l', log, '-W', '-o', settings.join(' ')], {
     ...account,
     cwd: data,
     stdio: 'ignore',
@@ -192,7 +201,7 @@ function clusterAt(where: Omit<Cluster, 'stop'>, account: Account | null): Clust
     ...where,
     stop: () =>
       new Promise((resolve) => {
-        const stopper = spawn(join(BIN, 'pg_ctl'), ['stop', '-D', data, '-m', 'fast', '-t', '20'], {
+        const stopper = spawn(join(POSTGRES_BIN, 'pg_ctl'), ['stop', '-D', data, '-m', 'fast', '-t', '20'], {
           ...account,
           cwd: data,
           stdio: 'ignore',

@@ -15,7 +15,7 @@ export async function runServer(
   logLevel: string,
   settings: Readonly<Record<string, string>> = {},
 ): Promise<RunningServer> {
-  const child = spawn(process.execPath, ['--enable-source-maps', serverBundle], {
+  const child = spawn(process.execPath, ['--enable-source-maps', settings['SERVER_BUNDLE'] ?? serverBundle], {
     cwd: root,
     // Its own group, so that Ctrl-C in the terminal reaches it only through us, in order.
     detached: true,

@@ -1,17 +1,14 @@
 import { rmSync } from 'node:fs';
-import { join } from 'node:path';
-import { createInterface } from 'node:readline/promises';
 import { buildAll } from './build';
 import { startCluster, type Cluster } from './cluster';
+import { confirm } from './confirm';
 import { loadDemo } from './demo';
 import { freePort } from './freePort';
-import { localFolder } from './places';
+import { clusterFolder, WANTED_DATABASE_PORT } from './places';
 import { runServer, type RunningServer } from './runServer';
 import { say } from './say';
 
 const WANTED_PORT = 4318;
-const WANTED_DATABASE_PORT = 54318;
-const clusterFolder = join(localFolder, 'postgres');
 
 let cluster: Cluster | undefined;
 let server: RunningServer | undefined;
@@ -27,22 +24,10 @@ async function stop(code: number): Promise<void> {
   process.exit(code);
 }
 
-async function confirmFresh(): Promise<boolean> {
-  if (process.argv.includes('--yes')) return true;
-  if (!process.stdin.isTTY) {
-    say('--fresh deletes every boat of this yard. Nobody can be asked here: add --yes to confirm.');
-    return false;
-  }
-  const question = createInterface({ input: process.stdin, output: process.stderr });
-  const answer = await question.question(
-    'This deletes every boat of this yard and starts over with the demo. Type "yes" to go on: ',
-  );
-  question.close();
-  return answer.trim().toLowerCase() === 'yes';
-}
-
 async function startOver(): Promise<void> {
   const running = await startCluster({ folder: clusterFolder, wantedPort: WANTED_DATABASE_PORT, durable: true });
+  if (running.takenOver)
+    throw new Error('The yard is open in another window. Stop that one with Ctrl-C, then start over.');
   await running.stop();
   rmSync(running.folder, { recursive: true, force: true });
   say('The yard was cleared.');
@@ -50,7 +35,7 @@ async function startOver(): Promise<void> {
 
 async function main(): Promise<void> {
   if (process.argv.includes('--fresh')) {
-    if (!(await confirmFresh())) {
+    if (!(await confirm('This deletes every boat of this yard and starts over with the demo.'))) {
       say('Nothing was changed.');
       process.exit(1);
     }

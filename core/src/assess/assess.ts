@@ -22,6 +22,7 @@ function assessOne(job: Job, circuit: Circuit, known: ReadonlyMap<string, Assess
     petrol: job.boat.petrol ?? false,
     others: feed.others,
     fixed: feed.fixed,
+    needs: feed.needs,
   });
   return withOwnFeed(result, circuit);
 }

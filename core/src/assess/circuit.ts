@@ -51,11 +51,13 @@ export interface Surroundings {
   readonly others: readonly SharedPump[];
   /** Sizes of a feed that another circuit decides, by conductor. */
   readonly fixed: Readonly<Record<string, string>>;
+  /** What other circuits on the feed must still give. */
+  readonly needs: readonly Need[];
 }
 
 /** Sizes, solves and judges one circuit, and tries what may answer each finding. */
 export function assessCircuit(circuit: Circuit, around: Surroundings): AssessedCircuit {
-  const needs = needsOf(circuit);
+  const needs = [...needsOf(circuit), ...around.needs];
   if (needs.length > 0 || !isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
   const { plan, netlist, settings, alternatives, ...judged } = judge(circuit, around);
   const again = (changed: Circuit) =>

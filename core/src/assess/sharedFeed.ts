@@ -2,12 +2,14 @@ import type { Circuit, Job } from '../job';
 import type { Finding, Fix } from '../findings';
 import type { SharedPump } from '../schemes';
 import type { AssessedCircuit } from './circuit';
+import type { Need } from './needs';
 
 /** A circuit with the feed it hangs on, and what else hangs there. */
 interface Feed {
   readonly circuit: Circuit;
   readonly others: readonly SharedPump[];
   readonly fixed: Readonly<Record<string, string>>;
+  readonly needs: readonly Need[];
 }
 
 const FEED_PARTS = ['feed', 'stub', 'fuse'];
@@ -20,12 +22,20 @@ const FEED_PARTS = ['feed', 'stub', 'fuse'];
 export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, AssessedCircuit>): Feed {
   const leader = job.circuits.find(({ id }) => id === circuit.sharesFeedWith);
   const leaderId = leader?.id ?? circuit.id;
-  const others = job.circuits
-    .filter((other) => other.id !== circuit.id && (other.id === leaderId || other.sharesFeedWith === leaderId))
-    .flatMap(({ id, name, pump }) =>
-      pump.currentA === undefined ? [] : [{ id, name, pump: { ...pump, currentA: pump.currentA } }],
-    );
-  if (!leader) return { circuit, others, fixed: {} };
+  const onFeed = job.circuits.filter(
+    (other) => other.id !== circuit.id && (other.id === leaderId || other.sharesFeedWith === leaderId),
+  );
+  const needs = onFeed
+    .filter(({ pump }) => pump.currentA === undefined)
+    .map(({ name }) => ({
+      path: ['sharesFeedWith'],
+      label: `Amperes of ${name}, on the same feed`,
+      why: 'the currents of a shared feed add up',
+    }));
+  const others = onFeed.flatMap(({ id, name, pump }) =>
+    pump.currentA === undefined ? [] : [{ id, name, pump: { ...pump, currentA: pump.currentA } }],
+  );
+  if (!leader) return { circuit, others, fixed: {}, needs };
   const { source: _own, ...rest } = circuit;
   const sized = known.get(leader.id);
   const sizes = sized?.status === 'sized' ? sized.facts.conductors : [];
@@ -43,6 +53,7 @@ export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, As
       },
     },
     others,
+    needs,
     fixed: Object.fromEntries(
       sizes.filter(({ planned }) => FEED_PARTS.includes(planned.id)).map(({ planned, size }) => [planned.id, size]),
     ),

@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Job } from '@harbor-latch/core/job/index';
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, lt, max, ne, sql } from 'drizzle-orm';
 import type { Database } from './connect';
-import { boats } from './schema';
+import { boats, revisions } from './schema';
 
 /** A boat as stored. */
 export interface StoredBoat {
@@ -20,7 +20,9 @@ export type WriteResult =
 export type DeleteResult =
   { readonly kind: 'deleted' } | { readonly kind: 'absent' } | { readonly kind: 'stale'; readonly current: StoredBoat };
 
-type Row = typeof boats.$inferSelect;
+type Row = Pick<typeof boats.$inferSelect, 'id' | 'version' | 'savedAt' | 'job'>;
+
+const revisionOf = ({ id, version, savedAt, job }: Row) => ({ boatId: id, version, savedAt, job });
 
 const stored = ({ id, version, savedAt, job }: Row): StoredBoat => ({
   id,
@@ -45,20 +47,57 @@ export class BoatStore {
     return row ? stored(row) : null;
   }
 
-  /** Adds a boat; adding the same boat again changes nothing. */
+  /**
+   * Adds a boat; adding the same boat again changes nothing. A boat that was here
+   * before goes on from its last version, so that no version ever names two jobs.
+   */
   async create(id: string, job: Job): Promise<WriteResult> {
-    const [row] = await this.database.insert(boats).values({ id, version: 1, job }).onConflictDoNothing().returning();
+    const row = await this.database.transaction(async (transaction) => {
+      const [last] = await transaction
+        .select({ version: max(revisions.version) })
+        .from(revisions)
+        .where(eq(revisions.boatId, id));
+      const version = (last?.version ?? 0) + 1;
+      const [added] = await transaction.insert(boats).values({ id, version, job }).onConflictDoNothing().returning();
+      if (added) await transaction.insert(revisions).values(revisionOf(added));
+      return added;
+    });
     return row ? { kind: 'created', boat: stored(row) } : this.sameOrStale(id, job);
   }
 
   /** Saves a boat over the version it was based on; the same save again changes nothing. */
   async save(id: string, job: Job, basedOn: number): Promise<WriteResult> {
-    const [row] = await this.database
-      .update(boats)
-      .set({ job, version: sql`${boats.version} + 1`, savedAt: sql`now()` })
-      .where(and(eq(boats.id, id), eq(boats.version, basedOn)))
-      .returning();
+    const row = await this.database.transaction(async (transaction) => {
+      const [saved] = await transaction
+        .update(boats)
+        .set({ job, version: sql`${boats.version} + 1`, savedAt: sql`now()` })
+        .where(and(eq(boats.id, id), eq(boats.version, basedOn), ne(boats.job, job)))
+        .returning();
+      if (saved) await transaction.insert(revisions).values(revisionOf(saved));
+      return saved;
+    });
     return row ? { kind: 'saved', boat: stored(row) } : this.sameOrStale(id, job);
+  }
+
+  /** Versions of a boat, newest first, at most `limit`, older than `before`. */
+  async revisions(id: string, before: number, limit: number): Promise<Omit<StoredBoat, 'job'>[]> {
+    const { boatId, version, savedAt } = revisions;
+    const rows = await this.database
+      .select({ id: boatId, version, savedAt })
+      .from(revisions)
+      .where(and(eq(boatId, id), lt(version, before)))
+      .orderBy(desc(version))
+      .limit(limit);
+    return rows.map((row) => ({ ...row, savedAt: row.savedAt.toISOString() }));
+  }
+
+  /** A boat as it was at a version, or null. */
+  async revision(id: string, version: number): Promise<StoredBoat | null> {
+    const [row] = await this.database
+      .select()
+      .from(revisions)
+      .where(and(eq(revisions.boatId, id), eq(revisions.version, version)));
+    return row ? stored({ ...row, id: row.boatId }) : null;
   }
 
   /** Removes a boat if it is still at the version the caller saw. */

@@ -18,6 +18,8 @@ export interface Connection {
 export function connect(url: string, onLost: (error: Error) => void): Connection {
   const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 2000, statement_timeout: 10_000 });
   pool.on('error', onLost);
+  // A connection in use tells of its loss here, beside failing its query; unheard, that would end the process.
+  pool.on('connect', (client) => client.on('error', onLost));
   return {
     database: drizzle(pool),
     ping: async () => {

@@ -1,5 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
-import { index, integer, jsonb, pgTable, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { index, integer, jsonb, pgTable, primaryKey, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 /** One row a boat: its job file and the version that a write must be based on. */
 export const boats = pgTable(
@@ -12,4 +12,16 @@ export const boats = pgTable(
     savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [index('boats_created_at').on(table.createdAt)],
+);
+
+/** Every version a boat ever had, also of boats that were removed. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    boatId: uuid('boat_id').notNull(),
+    version: integer('version').notNull(),
+    job: jsonb('job').$type<Job>().notNull(),
+    savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.boatId, table.version] })],
 );

@@ -15,6 +15,16 @@ export function boatRoutes(store: BoatStore): Router {
     if (!boat) throw absent();
     sendBoat(response, 200, boat);
   });
+  router.get('/:id/revisions', async (request, response) => {
+    const before = numberIn(request.query['before'], 'before') ?? MOST_VERSION;
+    response.json({ revisions: await store.revisions(idOf(request), before, REVISIONS_AT_ONCE) });
+  });
+  router.get('/:id/revisions/:version', async (request, response) => {
+    const version = numberIn(request.params['version'], 'version') ?? 0;
+    const boat = await store.revision(idOf(request), version);
+    if (!boat) throw new Problem(404, 'no-such-revision', 'This boat never had that version.');
+    sendBoat(response, 200, boat);
+  });
   router.put('/:id', async (request, response) => {
     const id = idOf(request);
     const basis = basisOf(request);
@@ -34,6 +44,17 @@ export function boatRoutes(store: BoatStore): Router {
     response.status(204).end();
   });
   return router;
+}
+
+const REVISIONS_AT_ONCE = 100;
+const MOST_VERSION = 2_147_483_647;
+
+function numberIn(text: unknown, name: string): number | undefined {
+  if (text === undefined) return undefined;
+  if (typeof text === 'string' && /^\d{1,9}$/.test(text)) return Number(text);
+  throw new Problem(400, 'bad-number', `"${name}" is a whole number.`, {
+    errors: [{ path: `$.${name}`, message: 'Not a whole number.' }],
+  });
 }
 
 function sendBoat(response: Response, status: number, boat: StoredBoat): void {

@@ -80,6 +80,35 @@ export function openApi() {
           },
         },
       },
+      '/api/boats/{id}/revisions': {
+        parameters: [idParameter],
+        get: {
+          summary: 'Versions of a boat, newest first, a hundred at a time; also of a removed boat',
+          parameters: [
+            {
+              name: 'before',
+              in: 'query',
+              required: false,
+              schema: { type: 'integer' },
+              description: 'Older than this.',
+            },
+          ],
+          responses: {
+            200: {
+              description: 'The versions',
+              content: json(z.object({ revisions: z.array(boatSchema.omit({ job: true })) })),
+            },
+            400: problem('Not a UUID, or not a number'),
+          },
+        },
+      },
+      '/api/boats/{id}/revisions/{version}': {
+        parameters: [idParameter, { name: 'version', in: 'path', required: true, schema: { type: 'integer' } }],
+        get: {
+          summary: 'A boat as it was at a version; restored by saving it again',
+          responses: { 200: boat('The boat then'), 400: problem('Not a UUID'), 404: problem('No such version') },
+        },
+      },
     },
   };
 }
