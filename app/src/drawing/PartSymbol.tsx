@@ -81,6 +81,41 @@ function symbol({ part, laneStep }: PlacedPart, ink: string, ground: string, mut
           <Path d="M15 12 q4 -5 8 0 t8 0" {...stroke} strokeWidth={1.8} />
         </>
       );
+    case 'on-off-switch':
+      return (
+        <>
+          <Path d="M0 -30 V-20 M0 16 V30" {...stroke} />
+          <Path d="M0 14 L15 -17" {...stroke} />
+          <Circle cx={0} cy={-17} r={3.5} {...stroke} fill={ground} />
+          <Circle cx={0} cy={15} r={3.5} {...stroke} fill={ground} />
+        </>
+      );
+    case 'isolator':
+      return (
+        <>
+          <Path d="M0 -30 V-18 M0 16 V30 M-8 -18 H8" {...stroke} />
+          <Path d="M0 16 L15 -15" {...stroke} />
+          <Circle cx={0} cy={16} r={3.5} {...stroke} fill={ground} />
+        </>
+      );
+    case 'lamp':
+      return (
+        <>
+          <Path d="M0 -20 V-14 M0 14 V20" {...stroke} />
+          <Circle cx={0} cy={0} r={14} {...stroke} fill={ground} />
+          <Path d="M-10 -10 L10 10 M10 -10 L-10 10" {...stroke} strokeWidth={2} />
+        </>
+      );
+    case 'shared-load':
+      return (
+        <>
+          <Path d="M0 -30 V-20 M0 20 V30" {...stroke} />
+          <Rect x={-20} y={-20} width={40} height={40} {...stroke} fill={ground} strokeDasharray="5 4" />
+          <SvgText x={0} y={6} fontSize={16} fontFamily={fonts.bold} fill={ink} textAnchor="middle">
+            M
+          </SvgText>
+        </>
+      );
     case 'joint':
       return <Circle cx={0} cy={0} r={6} fill={ink} />;
     case 'pump':

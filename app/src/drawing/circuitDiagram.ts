@@ -50,11 +50,15 @@ function conductorWords(
   units: UnitSystem,
 ): string[] {
   if (!facts) {
-    const leg = planned.leg === 'stub' ? undefined : assessed.circuit.legs[planned.leg].lengthM;
-    return leg === undefined ? [planned.name] : [planned.name, formatQuantity(leg, 'length', units)];
+    const { leg } = planned;
+    const known = leg === 'stub' || leg === 'panel' || leg === 'lead' ? undefined : assessed.circuit.legs[leg].lengthM;
+    const name = planned.name.split(/ (?=positive|negative)/);
+    return known === undefined ? name : [...name, formatQuantity(known, 'length', units)];
   }
-  const length = formatQuantity(planned.lengthM, planned.leg === 'stub' ? 'shortLength' : 'length', units);
-  return [facts.size, length, formatAmps(facts.runningA)];
+  if (planned.duty === 'light') return [facts.size, formatAmps(facts.runningA)];
+  const short = planned.leg === 'stub' || planned.leg === 'lead';
+  const length = formatQuantity(planned.lengthM, short ? 'shortLength' : 'length', units);
+  return short && planned.leg === 'lead' ? [facts.size, length] : [facts.size, length, formatAmps(facts.runningA)];
 }
 
 function partWords(part: Part, name: string, assessed: AssessedCircuit, battery: Battery): readonly string[] {
@@ -62,8 +66,16 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
   switch (part.kind) {
     case 'battery':
       return [clipped(name), `12\u00a0V · ${battery.capacityAh ?? defaults.capacityAh}\u00a0Ah`];
-    case 'fuse':
-      return sized ? [`${sized.protection.ratingA}\u00a0A`, protectionFamilies[sized.protection.kind].name] : [name];
+    case 'fuse': {
+      const own = part.id === 'fuse';
+      if (own && !sized) return [name];
+      const { ratingA, kind } = own && sized ? sized.protection : { ratingA: part.ratingA, kind: part.family };
+      return [`${ratingA}\u00a0A`, own ? protectionFamilies[kind].name : name.toLowerCase()];
+    }
+    case 'shared-load':
+      return [clipped(name), formatAmps(part.motor.labelA)];
+    case 'lamp':
+      return [part.lamp === 'led' ? 'LED' : 'Lamp', 'running'];
     case 'pump': {
       const at = sized?.supplies.find((row) => row.supplyV === defaults.runningSupplyV);
       const mostA = Math.max(...(sized?.conductors.map(({ runningA }) => runningA) ?? []));
@@ -73,6 +85,8 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
       return ['common'];
     case 'negative-bus':
       return name.split(' ');
+    case 'isolator':
+    case 'on-off-switch':
     case 'float-switch':
     case 'joint':
       return [name];

@@ -1,5 +1,5 @@
 import { assess } from '@harbor-latch/core/assess/index';
-import { newCircuit, newJob, readJob, type Job } from '@harbor-latch/core/job/index';
+import { newCircuit, newJob, readJob, type Circuit, type Job } from '@harbor-latch/core/job/index';
 import alderWren from '../../../examples/alder-wren.json';
 import lowSamphire from '../../../examples/low-samphire.json';
 import pinnock from '../../../examples/pinnock.json';
@@ -21,16 +21,40 @@ const openSurvey: Job = {
   circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')],
 };
 
+const measured = { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } };
+const surveyed = (id: string, scheme: Circuit['scheme'], more: Partial<Circuit>): Circuit => ({
+  ...newCircuit(id, id, scheme, 'house'),
+  legs: measured,
+  pump: { currentA: 5 },
+  ...more,
+});
+const variants: Job = {
+  ...openSurvey,
+  circuits: [
+    surveyed('plain', 'plain-switch', {}),
+    surveyed('plain-lit', 'plain-switch', { panel: { light: 'led' }, source: { feed: 'isolator' } }),
+    surveyed('lit', 'three-way-float', { panel: { light: 'filament' } }),
+    surveyed('all', 'three-way-float', {
+      source: { feed: 'isolator', mainFuse: { kind: 'cubeAtBattery', ratingA: 30 } },
+      panel: { light: 'led', tapFuseA: 1, fuse: { kind: 'blade', ratingA: 7.5 } },
+      pump: { currentA: 5, leads: { lengthM: 0.15, size: '16 AWG' } },
+    }),
+    surveyed('leader', 'three-way-float', {}),
+    surveyed('follower', 'plain-switch', { sharesFeedWith: 'leader' }),
+  ],
+};
+
 const jobs: readonly (readonly [string, Job])[] = [
   ['Alder Wren', jobFrom(alderWren)],
   ['Low Samphire', jobFrom(lowSamphire)],
   ['Pinnock', jobFrom(pinnock)],
   ['an open survey with a long name', openSurvey],
+  ['the variants', variants],
 ];
 const cases = jobs.flatMap(([name, job]) =>
   [LEAST_WIDTH, 390, 430, 560].flatMap((width) =>
     assess(job).map((assessed, index) => ({
-      name: `${name}, circuit ${index + 1}, ${width} px`,
+      name: `${name}, ${assessed.circuit.id.length < 12 ? assessed.circuit.id : index + 1}, ${width} px`,
       job,
       assessed,
       width,

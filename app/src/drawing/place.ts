@@ -44,7 +44,7 @@ export function placeParts(diagram: Diagram, width: number, spacing: Spacing): P
   for (const band of bandOrder) {
     const inside = diagram.parts.filter((part) => part.band === band);
     if (inside.length === 0) continue;
-    const rows = rowsOf(inside, ranks);
+    const rows = rowsOf(inside, ranks, (part) => spanOf(part, laneX(part.role), laneStep));
     let y = top + BAND_PADDING + (bands.length === 0 ? 0 : spacing.entry);
     let bottom = y;
     rows.forEach((row, index) => {
@@ -95,17 +95,34 @@ function placed(part: DiagramPart, at: Point, laneStep: number): PlacedPart {
   };
 }
 
-/** Rows from top to bottom: parts of equal distance share a row when they stand in different lanes. */
-function rowsOf(parts: readonly DiagramPart[], ranks: ReadonlyMap<string, number>): DiagramPart[][] {
+type Span = readonly [from: number, to: number];
+
+/** What a part takes up across the page, its words included. */
+function spanOf(part: DiagramPart, x: number, laneStep: number): Span {
+  const { box, words } = shapeOf(part.part, { laneStep });
+  const wide = Math.max(0, ...part.words.map((line) => textWidth(line, WORD_SIZE)));
+  return [x + Math.min(box.x, words.x), x + Math.max(box.x + box.width, words.x + wide)];
+}
+
+/** Rows from top to bottom: parts of equal distance share a row when they do not stand in each other's way. */
+function rowsOf(
+  parts: readonly DiagramPart[],
+  ranks: ReadonlyMap<string, number>,
+  span: (part: DiagramPart) => Span,
+): DiagramPart[][] {
   const rows: DiagramPart[][] = [];
   const sorted = [...parts].sort((a, b) => (ranks.get(a.part.id) ?? 0) - (ranks.get(b.part.id) ?? 0));
   for (const part of sorted) {
     const last = rows[rows.length - 1];
     const sameRank = last?.[0] && ranks.get(last[0].part.id) === ranks.get(part.part.id);
-    if (last && sameRank && last.every((other) => other.role !== part.role)) last.push(part);
+    if (last && sameRank && last.every((other) => apart(span(other), span(part)))) last.push(part);
     else rows.push([part]);
   }
   return rows;
+}
+
+function apart([from, to]: Span, [otherFrom, otherTo]: Span): boolean {
+  return to < otherFrom || otherTo < from;
 }
 
 /** Longest way from the source to each part, counted in conductors; ways back to the source do not count. */

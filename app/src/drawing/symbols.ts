@@ -23,6 +23,11 @@ export interface SymbolSpace {
 
 type Shapes = { readonly [K in Part['kind']]: (part: Extract<Part, { kind: K }>, space: SymbolSpace) => SymbolShape };
 
+/** Studs of a bus from the middle outwards to the left, then to the right. */
+function studX(index: number): number {
+  return [0, -10, 10, -20, 20][index % 5] ?? 0;
+}
+
 /** One entry a kind of part. Ports lie on the grid of 10 px. */
 const shapes: Shapes = {
   battery: () => ({
@@ -35,19 +40,44 @@ const shapes: Shapes = {
     ports: { source: { x: 0, y: -20, leaves: 'up' }, load: { x: 0, y: 20, leaves: 'down' } },
     words: { x: 18, y: -8 },
   }),
-  'negative-bus': () => ({
+  'negative-bus': (part) => ({
     box: { x: -20, y: -10, width: 40, height: 20 },
-    ports: { main: { x: 0, y: -10, leaves: 'up' }, stud: { x: 0, y: 10, leaves: 'down' } },
+    ports: {
+      main: { x: 0, y: -10, leaves: 'up' },
+      ...Object.fromEntries(
+        part.studs.map((stud, index) => [stud, { x: studX(index), y: 10, leaves: 'down' as const }]),
+      ),
+    },
     words: { x: -86, y: -8 },
   }),
   'three-way-switch': (_part, { laneStep }) => ({
     box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 55, height: 100 },
     ports: {
       common: { x: 0, y: -40, leaves: 'up' },
-      manual: { x: -laneStep, y: 60, leaves: 'down' },
+      manual: { x: -laneStep, y: 60, leaves: 'any' },
       auto: { x: laneStep, y: 60, leaves: 'down' },
     },
     words: { x: 14, y: -30 },
+  }),
+  'on-off-switch': () => ({
+    box: { x: -20, y: -30, width: 40, height: 60 },
+    ports: { in: { x: 0, y: -30, leaves: 'up' }, out: { x: 0, y: 30, leaves: 'any' } },
+    words: { x: 26, y: -8 },
+  }),
+  isolator: () => ({
+    box: { x: -20, y: -30, width: 40, height: 60 },
+    ports: { battery: { x: 0, y: -30, leaves: 'up' }, load: { x: 0, y: 30, leaves: 'down' } },
+    words: { x: 26, y: 0 },
+  }),
+  lamp: () => ({
+    box: { x: -16, y: -20, width: 32, height: 40 },
+    ports: { plus: { x: 0, y: -20, leaves: 'up' }, minus: { x: 0, y: 20, leaves: 'down' } },
+    words: { x: 22, y: -8 },
+  }),
+  'shared-load': () => ({
+    box: { x: -20, y: -30, width: 40, height: 60 },
+    ports: { plus: { x: 0, y: -30, leaves: 'up' }, minus: { x: 0, y: 30, leaves: 'down' } },
+    words: { x: 26, y: -8 },
   }),
   'float-switch': () => ({
     box: { x: -20, y: -30, width: 50, height: 60 },

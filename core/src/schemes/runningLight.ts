@@ -48,7 +48,7 @@ export function runningLight(circuit: SurveyedCircuit, from: TerminalRef, lane: 
         id: 'light-negative',
         name: 'Light negative',
         from: { part: 'light', terminal: 'minus' },
-        to: { part: 'bus', terminal: 'stud' },
+        to: { part: 'bus', terminal: 'light' },
         role: 'negative',
         colour: { base: 'black' },
         givenSize: minimumSize[family],

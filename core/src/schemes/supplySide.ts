@@ -3,7 +3,7 @@ import type { TerminalRef } from '../circuit';
 import type { Battery } from '../job';
 import type { ExistingLink, PlannedConductor, PlannedPart, SharedPump, SurveyedCircuit } from './plan';
 import { legRun, stubRun } from './runs';
-import { batteryPart, fusePart, givenFuse, motorOf } from './standardParts';
+import { batteryPart, fusePart, givenFuse, jointPart, motorOf } from './standardParts';
 
 /** Parts, conductors and links that one side of a circuit brings to its plan. */
 export interface PlanPiece {
@@ -61,8 +61,22 @@ export function supplySide(
     ...stubRun(circuit),
   };
   parts.push({ part: fusePart(), name: 'Fuse', band: 'source', role: 'supply' });
-  parts.push({ part: { kind: 'negative-bus', id: 'bus' }, name: 'Negative bus', band: 'source', role: 'negative' });
-  const end: TerminalRef = panel?.fuse ? { part: 'panel-fuse', terminal: 'source' } : to;
+  const lit = panel?.light !== undefined && panel.light !== 'none';
+  const studs = ['stud', ...(lit ? ['light'] : []), ...others.map(({ id }) => id)];
+  parts.push({
+    part: { kind: 'negative-bus', id: 'bus', studs },
+    name: 'Negative bus',
+    band: 'source',
+    role: 'negative',
+  });
+  const own: TerminalRef = panel?.fuse ? { part: 'panel-fuse', terminal: 'source' } : to;
+  const shared = others.length > 0;
+  const end: TerminalRef = shared ? { part: 'joint-feed', terminal: 'feed' } : own;
+  if (shared) {
+    const ways = ['feed', 'own', ...others.map(({ id }) => id)];
+    parts.push({ part: jointPart('joint-feed', ways), name: 'Divides', band: 'panel', role: 'supply' });
+    existing.push({ id: 'feed-own', from: { part: 'joint-feed', terminal: 'own' }, to: own });
+  }
   if (panel?.fuse) {
     parts.push({ part: givenFuse('panel-fuse', panel.fuse), name: 'Panel fuse', band: 'panel', role: 'supply' });
     existing.push({ id: 'jumper', from: { part: 'panel-fuse', terminal: 'load' }, to });
@@ -80,8 +94,8 @@ export function supplySide(
     const part = `shared-${id}`;
     parts.push({ part: { kind: 'shared-load', id: part, motor: motorOf(pump) }, name, band: 'panel', role: 'auto' });
     existing.push(
-      { id: `${part}-plus`, from: end, to: { part, terminal: 'plus' } },
-      { id: `${part}-minus`, from: { part, terminal: 'minus' }, to: { part: 'bus', terminal: 'stud' } },
+      { id: `${part}-plus`, from: { part: 'joint-feed', terminal: id }, to: { part, terminal: 'plus' } },
+      { id: `${part}-minus`, from: { part, terminal: 'minus' }, to: { part: 'bus', terminal: id } },
     );
   }
   return { parts, conductors: [stub, feed], existing };

@@ -4,9 +4,11 @@ import type { PartKind } from './part';
 export interface NegativeBusPart {
   readonly kind: 'negative-bus';
   readonly id: string;
+  /** Names of the studs in use; every conductor has its own. */
+  readonly studs: readonly string[];
 }
 
 export const negativeBus: PartKind<NegativeBusPart> = {
-  terminals: () => ['stud', 'main'],
-  elements: (_part, node) => [{ kind: 'link', a: node('stud'), b: node('main') }],
+  terminals: (part) => ['main', ...part.studs],
+  elements: (part, node) => part.studs.map((stud) => ({ kind: 'link', a: node(stud), b: node('main') })),
 };
