@@ -1,18 +1,24 @@
-import { standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { circuitWorking, standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
 import type { CircuitFacts } from '@harbor-latch/core/findings/index';
 import { defaults, dropSchools, protectionFamilies } from '@harbor-latch/core/reference/index';
 import { formatPercent, formatVolts } from '@harbor-latch/core/units/index';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
+import { Icon } from '../../ui/Icon';
+import { PressRow } from '../../ui/PressRow';
 import { StandingBadge } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import { WorkingList } from './WorkingList';
 
 type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
 
 /** The answer in one look: sizes, fuse, and what reaches the pump. */
 export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
   const { facts } = assessed;
+  const palette = usePalette();
+  const [open, setOpen] = useState(false);
   const standing = standingOf(assessed);
   const worst = assessed.findings.filter((finding) => finding.severity === standing).length;
   const rated = facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV);
@@ -32,6 +38,16 @@ export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
           {rated ? <Figure name="At the pump from 12.0 V" value={formatVolts(rated.pumpV)} /> : null}
         </View>
         <DropGauge percent={facts.dropPercent} allowed={dropSchools[facts.dropSchool].percent} volts={facts.dropV} />
+        <PressRow
+          label={open ? 'Hide working' : 'Show working'}
+          expanded={open}
+          onPress={() => setOpen(!open)}
+          style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}
+        >
+          <Icon name="calculator-variant-outline" size={22} color={palette.accent} />
+          <Words color={palette.accent}>{open ? 'Hide working' : 'Show working'}</Words>
+        </PressRow>
+        {open ? <WorkingList steps={circuitWorking(facts)} /> : null}
       </View>
     </Card>
   );
@@ -39,7 +55,8 @@ export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
 
 /** "10 AWG", or the sizes in use where they differ, largest number first. */
 function sizesInWords(facts: CircuitFacts): string {
-  return [...new Set(facts.conductors.map((conductor) => conductor.size))].join(', ');
+  const carrying = facts.conductors.filter(({ planned }) => planned.duty === 'pump');
+  return [...new Set(carrying.map((conductor) => conductor.size))].join(', ');
 }
 
 function Figure({ name, value }: { readonly name: string; readonly value: string }) {

@@ -8,8 +8,9 @@ import { colourWords, insulation } from '../../drawing/colours';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
-import { fonts, usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import { WorkingList } from './WorkingList';
 
 /** One conductor: its size with what follows from it; opened, the choice of another size and the working. */
 export function ConductorRow({
@@ -50,14 +51,8 @@ export function ConductorRow({
       <ConductorFigures conductor={conductor} />
       {open ? (
         <View style={{ padding: 14, paddingTop: 4, gap: 14 }}>
-          {planned.sameSizeAs === undefined ? (
-            <SizeChoice conductor={conductor} onSize={onSize} />
-          ) : (
-            <Words kind="small" muted>
-              Takes the size of the feed.
-            </Words>
-          )}
-          <Working facts={facts} conductor={conductor} />
+          <SizeAccess conductor={conductor} onSize={onSize} />
+          <WorkingList steps={conductorWorking(facts, planned.id)} />
         </View>
       ) : null}
     </View>
@@ -134,26 +129,15 @@ function SizeChoice({
   );
 }
 
-function Working({ facts, conductor }: { readonly facts: CircuitFacts; readonly conductor: ConductorFacts }) {
-  const palette = usePalette();
-  return (
-    <View style={{ backgroundColor: palette.raised, borderRadius: 10, padding: 12, gap: 8 }}>
-      <Words kind="strong" level={3}>
-        Working
+/** The choice of a size, or why there is none here. */
+function SizeAccess(props: { readonly conductor: ConductorFacts; readonly onSize: (size: string | null) => void }) {
+  const { planned } = props.conductor;
+  if (planned.duty === 'lead' || planned.sameSizeAs !== undefined) {
+    return (
+      <Words kind="small" muted>
+        {planned.duty === 'lead' ? 'Comes with the pump; enter it in the survey.' : 'Takes the size of the feed.'}
       </Words>
-      {conductorWorking(facts, conductor.planned.id).map((step) => (
-        <View key={step.what}>
-          <Words kind="small" style={{ fontFamily: fonts.medium }}>
-            {step.what}
-          </Words>
-          <Words kind="small" style={{ fontVariant: ['tabular-nums'] }}>
-            {step.sum}
-          </Words>
-          <Words kind="small" muted>
-            {step.source}
-          </Words>
-        </View>
-      ))}
-    </View>
-  );
+    );
+  }
+  return <SizeChoice {...props} />;
 }

@@ -7,6 +7,7 @@ import { Empty } from '../../ui/Empty';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
+import { AlternativesCard } from './AlternativesCard';
 import { AnswerCard } from './AnswerCard';
 import { ConductorRow } from './ConductorRow';
 import { FindingCard } from './FindingCard';
@@ -64,6 +65,7 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey 
           <FindingCard key={`${finding.code}-${finding.about ?? ''}`} finding={finding} onFix={fix} />
         ))}
       <SupplyTable facts={facts} />
+      <AlternativesCard alternatives={assessed.alternatives()} />
       <Card>
         <View style={{ padding: 14, paddingBottom: 10 }}>
           <Words kind="heading" level={2}>

@@ -11,15 +11,18 @@ export function ChoiceField<V extends string | number | boolean>({
   choices,
   assumed,
   guide,
+  nothing,
 }: {
   readonly path: JobPath;
   readonly label: string;
   readonly choices: readonly { readonly value: V; readonly label: string }[];
   readonly assumed: V;
   readonly guide?: string;
+  /** Choice that leaves the field empty. */
+  readonly nothing?: V;
 }) {
   const field = useField(path);
-  const value = field.value ?? assumed;
+  const current = field.value ?? assumed;
   const rows: Choice<string>[] = choices.map((choice) => ({ value: String(choice.value), label: choice.label }));
   return (
     <View style={{ gap: 4 }}>
@@ -34,8 +37,11 @@ export function ChoiceField<V extends string | number | boolean>({
       <ChoiceRow
         label={label}
         choices={rows}
-        value={String(value)}
-        onChoose={(chosen) => field.take(choices.find((choice) => String(choice.value) === chosen)?.value)}
+        value={String(current)}
+        onChoose={(chosen) => {
+          const value = choices.find((choice) => String(choice.value) === chosen)?.value;
+          field.take(value === nothing ? undefined : value);
+        }}
       />
       {guide === undefined ? null : (
         <Words kind="small" muted>

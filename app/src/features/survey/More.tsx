@@ -9,10 +9,13 @@ import { Words } from '../../ui/Words';
 export function More({
   title,
   summary,
+  alone = false,
   children,
 }: {
   readonly title: string;
   readonly summary: string;
+  /** True where nothing stands above it in its card. */
+  readonly alone?: boolean;
   readonly children: ReactNode;
 }) {
   const palette = usePalette();
@@ -22,7 +25,7 @@ export function More({
       style={{
         marginHorizontal: -14,
         marginBottom: -14,
-        borderTopWidth: 1,
+        ...(alone ? { marginTop: -14 } : { borderTopWidth: 1 }),
         borderColor: palette.line,
         backgroundColor: palette.raised,
       }}

@@ -9,13 +9,14 @@ import {
 } from '@harbor-latch/core/units/index';
 import { useEffect, useState } from 'react';
 import { Controller, useFormContext } from 'react-hook-form';
-import { Pressable, TextInput, View } from 'react-native';
+import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import type { JobPath } from '../../data/jobPath';
-import { Icon } from '../../ui/Icon';
-import { fonts, usePalette } from '../../ui/theme';
+import { PressRow } from '../../ui/PressRow';
+import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { useField, type FieldAccess } from './FieldContext';
+import { useDoubt, useField, type FieldAccess } from './FieldContext';
+import { Entry, FieldFrame, StepButton } from './NumberEntry';
 
 export interface NumberFieldProps {
   readonly path: JobPath;
@@ -29,12 +30,15 @@ export interface NumberFieldProps {
   readonly needed?: boolean;
   /** What to measure, where, with what. */
   readonly guide?: string;
+  /** Common values at one touch, in the unit of each system. */
+  readonly picks?: Readonly<Record<UnitSystem, readonly number[]>>;
 }
 
 /** A number with its unit, steppers, its default shown as one, and its message in place. */
 export function NumberField(props: NumberFieldProps) {
   const { path, quantity } = props;
   const field = useField(path);
+  const doubt = useDoubt(path);
   const yardUnits = useUnits();
   const [units, setUnits] = useState<UnitSystem>(yardUnits);
   const { control, trigger } = useFormContext<Record<string, string>>();
@@ -75,7 +79,13 @@ export function NumberField(props: NumberFieldProps) {
           if (!fieldState.error) form.onChange(textOf(field.value, quantity, otherUnits));
         };
         return (
-          <FieldFrame {...props} entered={field.value !== undefined} error={fieldState.error?.message} units={units}>
+          <FieldFrame
+            {...props}
+            entered={field.value !== undefined}
+            error={fieldState.error?.message}
+            doubt={doubt}
+            under={props.picks ? <Picks {...props} picks={props.picks[units]} units={units} onPick={enter} /> : null}
+          >
             <StepButton icon="minus" label={`Less ${props.label}`} onPress={() => step(-1)} />
             <Entry
               {...props}
@@ -130,152 +140,41 @@ function stepped({ sign, by, base, quantity, units }: StepQuestion): string {
   return plainNumber(toUnit(fromUnit(next, unit), unit), unit.digits + 1);
 }
 
-function FieldFrame({
+/** Common values, one touch each. */
+function Picks({
   label,
-  needed = false,
-  assumed,
-  entered,
-  error,
-  guide,
-  children,
-}: NumberFieldProps & {
-  readonly entered: boolean;
-  readonly error: string | undefined;
-  readonly units: UnitSystem;
-  readonly children: React.ReactNode;
-}) {
-  const palette = usePalette();
-  const tag =
-    error !== undefined || entered ? null : needed ? 'needed' : assumed === undefined ? 'not entered' : 'default';
-  return (
-    <View style={{ gap: 4 }}>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 }}>
-        <Words kind="strong" style={{ flexShrink: 1 }}>
-          {label}
-        </Words>
-        {tag === null ? null : (
-          <Words
-            kind="small"
-            color={needed ? palette.caution : palette.muted}
-            style={needed ? { fontFamily: fonts.medium } : null}
-          >
-            {tag}
-          </Words>
-        )}
-      </View>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>{children}</View>
-      {error === undefined ? null : (
-        <View role="alert" style={{ flexDirection: 'row', gap: 6 }}>
-          <Icon name="alert-octagon" size={18} color={palette.stop} />
-          <Words kind="small" color={palette.stop} style={{ flex: 1, minWidth: 0 }}>
-            {error}
-          </Words>
-        </View>
-      )}
-      {guide === undefined ? null : (
-        <Words kind="small" muted>
-          {guide}
-        </Words>
-      )}
-    </View>
-  );
-}
-
-interface EntryProps extends NumberFieldProps {
-  readonly text: string;
-  readonly onText: (text: string) => void;
-  readonly onBlur: () => void;
-  readonly units: UnitSystem;
-  readonly onUnits: () => void;
-  readonly invalid: boolean;
-}
-
-function Entry({ label, quantity, assumed, text, onText, onBlur, units, onUnits, invalid }: EntryProps) {
-  const palette = usePalette();
-  const unit = shownUnit(quantity, units);
-  const canSwitch = shownUnit(quantity, 'metric').symbol !== shownUnit(quantity, 'us').symbol;
-  return (
-    <View
-      style={{
-        flex: 1,
-        minWidth: 0,
-        flexDirection: 'row',
-        alignItems: 'center',
-        height: 52,
-        borderRadius: 10,
-        borderWidth: invalid ? 2 : 1,
-        borderColor: invalid ? palette.stop : palette.muted,
-        backgroundColor: palette.surface,
-      }}
-    >
-      <TextInput
-        accessibilityLabel={`${label}, in ${unit.symbol}`}
-        aria-invalid={invalid}
-        value={text}
-        onChangeText={onText}
-        onBlur={onBlur}
-        placeholder={assumed === undefined ? '' : plainNumber(toUnit(assumed, unit), unit.digits)}
-        placeholderTextColor={palette.muted}
-        inputMode="decimal"
-        selectTextOnFocus
-        style={{
-          flex: 1,
-          minWidth: 0,
-          height: 48,
-          paddingLeft: 14,
-          fontFamily: fonts.bold,
-          fontSize: 20,
-          color: palette.text,
-          fontVariant: ['tabular-nums'],
-        }}
-      />
-      {canSwitch ? (
-        <Pressable
-          role="button"
-          aria-label={`${label}: unit ${unit.symbol}, change`}
-          onPress={onUnits}
-          style={{ minWidth: 52, height: 48, alignItems: 'center', justifyContent: 'center' }}
-        >
-          <Words color={palette.accent} style={{ fontFamily: fonts.medium }}>
-            {unit.symbol}
-          </Words>
-        </Pressable>
-      ) : (
-        <Words muted style={{ minWidth: 44, textAlign: 'center' }}>
-          {unit.symbol}
-        </Words>
-      )}
-    </View>
-  );
-}
-
-function StepButton({
-  icon,
-  label,
-  onPress,
+  quantity,
+  picks,
+  units,
+  onPick,
 }: {
-  readonly icon: 'minus' | 'plus';
   readonly label: string;
-  readonly onPress: () => void;
+  readonly quantity: QuantityKey;
+  readonly picks: readonly number[];
+  readonly units: UnitSystem;
+  readonly onPick: (text: string) => void;
 }) {
   const palette = usePalette();
+  const { symbol } = shownUnit(quantity, units);
   return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      onPress={onPress}
-      style={({ pressed }) => ({
-        width: 52,
-        height: 52,
-        borderRadius: 10,
-        alignItems: 'center',
-        justifyContent: 'center',
-        backgroundColor: pressed ? palette.accentSoft : palette.raised,
-        borderWidth: 1,
-        borderColor: palette.line,
-      })}
-    >
-      <Icon name={icon} size={24} color={palette.text} />
-    </Pressable>
+    <View style={{ flexDirection: 'row', gap: 6 }}>
+      {picks.map((pick) => (
+        <PressRow
+          key={pick}
+          label={`${label}: ${pick} ${symbol}`}
+          onPress={() => onPick(String(pick))}
+          style={{
+            flex: 1,
+            minWidth: 44,
+            alignItems: 'center',
+            justifyContent: 'center',
+            borderRadius: 10,
+            backgroundColor: palette.raised,
+          }}
+        >
+          <Words style={{ fontVariant: ['tabular-nums'] }}>{String(pick)}</Words>
+        </PressRow>
+      ))}
+    </View>
   );
 }

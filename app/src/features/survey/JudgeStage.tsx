@@ -1,0 +1,37 @@
+import { conductorSizes, dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
+import { ChoiceField } from './ChoiceField';
+import { legColours } from './legColours';
+import { Stage } from './Stage';
+import { TextField } from './TextField';
+
+/** The rules and the school a circuit is judged by, and its name. */
+export function JudgeStage({ index }: { readonly index: number }) {
+  const path = ['circuits', index, 'choices'] as const;
+  return (
+    <Stage title="Judged by" under="How much drop is allowed, and in which sizes." conductors={legColours.negative}>
+      <ChoiceField
+        path={[...path, 'dropSchool']}
+        label="Drop school"
+        assumed="critical"
+        choices={Object.entries(dropSchools).map(([value, { percent }]) => ({ value, label: `${percent}\u00a0%` }))}
+        guide={dropSchools.critical.reason}
+      />
+      <ChoiceField
+        path={[...path, 'family']}
+        label="Cable sizes"
+        assumed="awg"
+        choices={Object.keys(conductorSizes).map((value) => ({ value, label: value === 'awg' ? 'AWG' : 'mm²' }))}
+        guide="Sizes you have chosen yourself stay as they are."
+      />
+      <ChoiceField
+        path={[...path, 'rules']}
+        label="Rule set"
+        assumed="us"
+        choices={Object.entries(ruleSets).map(([value, { name }]) => ({ value, label: name }))}
+        guide="Check the edition in force where the boat is."
+      />
+      <TextField path={['circuits', index, 'name']} label="Name of this circuit" needed />
+      <TextField path={['circuits', index, 'note']} label="Note" lines={3} />
+    </Stage>
+  );
+}

@@ -1,0 +1,156 @@
+import type { Circuit, LegKey } from '@harbor-latch/core/job/index';
+import { defaults } from '@harbor-latch/core/reference/index';
+import { schemes, type Role } from '@harbor-latch/core/schemes/index';
+import { View } from 'react-native';
+import { BigButton } from '../../ui/BigButton';
+import { Words } from '../../ui/Words';
+import { ChoiceField } from './ChoiceField';
+import { useField } from './FieldContext';
+import { legColours } from './legColours';
+import { More } from './More';
+import { NumberField } from './NumberField';
+import { Stage } from './Stage';
+
+const guides: Readonly<Record<LegKey, string>> = {
+  sourceToPanel:
+    'From the fuse to the switch, along the route the cable takes. Run a cord along it and measure the cord. Mostly 1 to 8 m.',
+  panelToBilge: 'From the switch to the pump’s leads, along the route. Mostly the longest run, 2 to 12 m.',
+  bilgeToNegative: 'From the pump’s leads back to the negative bus. The current returns this way: it counts as much.',
+};
+
+const length = { metric: 0.1, us: 0.5 };
+const picks = { metric: [1, 2, 3, 5, 8], us: [3, 6, 10, 15, 25] };
+
+/** A cable to pull: how long, through what, and further pieces in other surroundings. */
+export function LegStage({
+  index,
+  leg,
+  circuit,
+}: {
+  readonly index: number;
+  readonly circuit: Circuit;
+  readonly leg: { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number };
+}) {
+  const path = ['circuits', index, 'legs', leg.key] as const;
+  const surveyed = circuit.legs[leg.key];
+  return (
+    <Stage
+      title={leg.name}
+      under={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors, one cable`} to pull.`}
+      conductors={
+        schemes[circuit.scheme].automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]
+      }
+    >
+      <NumberField
+        path={[...path, 'lengthM']}
+        label={`${leg.name}, one way`}
+        quantity="length"
+        step={length}
+        picks={picks}
+        needed
+        guide={guides[leg.key]}
+      />
+      <Route path={path} />
+      <More title="More of this cable" summary={summaryOf(surveyed)}>
+        <NumberField
+          path={[...path, 'slackM']}
+          label={`${leg.name}, slack`}
+          quantity="length"
+          step={length}
+          assumed={0}
+          guide="Drip loop, and enough to lift pump and float out. It is added to the length."
+        />
+        <Surroundings path={path} name={leg.name} />
+        <Pieces path={[...path, 'further']} name={leg.name} />
+      </More>
+    </Stage>
+  );
+}
+
+function Route({ path }: { readonly path: readonly (string | number)[] }) {
+  return (
+    <ChoiceField
+      path={[...path, 'engineSpace']}
+      label="Route"
+      assumed={false}
+      choices={[
+        { value: false, label: 'Clear of engine' },
+        { value: true, label: 'In engine space' },
+      ]}
+    />
+  );
+}
+
+function Surroundings({ path, name }: { readonly path: readonly (string | number)[]; readonly name: string }) {
+  return (
+    <>
+      <ChoiceField
+        path={[...path, 'insulationC']}
+        label="Insulation rated"
+        assumed={defaults.insulationC}
+        choices={[60, 75, 90, 105].map((value) => ({ value, label: `${value}\u00a0°C` }))}
+        guide="Printed along the cable."
+      />
+      <ChoiceField
+        path={[...path, 'bundled']}
+        label={`${name}, tight bundle`}
+        assumed={0}
+        nothing={0}
+        choices={[
+          { value: 0, label: 'None' },
+          { value: 3, label: '3' },
+          { value: 6, label: '4 to 6' },
+          { value: 24, label: '7 to 24' },
+        ]}
+        guide="Current-carrying conductors tied tightly together. The rule behind it speaks of 50 V and more; many apply it as good practice."
+      />
+    </>
+  );
+}
+
+/** Further pieces of a leg that run in other surroundings. */
+function Pieces({ path, name }: { readonly path: readonly (string | number)[]; readonly name: string }) {
+  const field = useField(path);
+  const pieces = (field.value as Circuit['legs'][LegKey]['further']) ?? [];
+  const replace = (next: typeof pieces) => field.replace(next.length === 0 ? undefined : next);
+  return (
+    <View style={{ gap: 14 }}>
+      {pieces.map((_piece, piece) => (
+        <View key={piece} style={{ gap: 14 }}>
+          <Words kind="strong">{`Piece ${piece + 2}`}</Words>
+          <NumberField
+            path={[...path, piece, 'lengthM']}
+            label={`${name}, piece ${piece + 2}`}
+            quantity="length"
+            step={length}
+            picks={picks}
+            needed
+          />
+          <Route path={[...path, piece]} />
+          <Surroundings path={[...path, piece]} name={`${name}, piece ${piece + 2}`} />
+          <BigButton
+            mode="text"
+            icon="delete-outline"
+            onPress={() => replace(pieces.filter((_other, index) => index !== piece))}
+          >
+            {`Remove piece ${piece + 2}`}
+          </BigButton>
+        </View>
+      ))}
+      {pieces.length < 8 ? (
+        <BigButton mode="outlined" icon="plus" onPress={() => replace([...pieces, { lengthM: 1, engineSpace: true }])}>
+          Add a piece in other surroundings
+        </BigButton>
+      ) : null}
+    </View>
+  );
+}
+
+function summaryOf({ insulationC, slackM, bundled, further }: Circuit['legs'][LegKey]): string {
+  return [
+    insulationC === undefined ? `${defaults.insulationC} °C by default` : `${insulationC} °C`,
+    slackM === undefined ? 'no slack' : `${slackM} m slack`,
+    ...(bundled === undefined ? [] : [`bundle of ${bundled}`]),
+    ...(further === undefined ? [] : [`${further.length + 1} pieces`]),
+  ].join(', ');
+}
