@@ -1,5 +1,5 @@
 // Imports run downwards only. Ground floor first; a floor knows only those below it.
-const coreFloors = ['units', 'reference', 'job', 'wiring', 'circuit', 'schemes', 'findings', 'assess'];
+const coreFloors = ['units', 'reference', 'job', 'wiring', 'circuit', 'schemes', 'findings', 'assess', 'documents'];
 
 const floorRules = coreFloors.map((floor, index) => ({
   name: `core-${floor}-knows-only-below`,

@@ -1,5 +1,6 @@
 export * from './assess';
 export * from './circuit';
+export * from './documents';
 export * from './findings';
 export * from './job';
 export * from './reference';

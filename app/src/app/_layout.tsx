@@ -14,6 +14,9 @@ import { SettingsContext, useStoredSettings } from '../data/settings';
 import { PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
 import { darkTheme, lightTheme } from '../ui/theme';
+import { TextScaleContext } from '../ui/Words';
+
+const textScale = { usual: 1, large: 1.15, largest: 1.3 } as const;
 
 /** The library's own icons are drawn by ours, which screen readers pass over. */
 const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };
@@ -48,9 +51,11 @@ export default function RootLayout() {
       <QueryClientProvider client={client}>
         <DraftsContext.Provider value={drafts}>
           <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
-            <SaidProvider>
-              <Stack screenOptions={{ headerShown: false, title: 'Harbor Latch' }} />
-            </SaidProvider>
+            <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
+              <SaidProvider>
+                <Stack screenOptions={{ headerShown: false, title: 'Harbor Latch' }} />
+              </SaidProvider>
+            </TextScaleContext.Provider>
           </PaperProvider>
         </DraftsContext.Provider>
       </QueryClientProvider>

@@ -1,6 +1,17 @@
 import { readJob, type Job } from '@harbor-latch/core/job/index';
 import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
-import { changed, draftOf, keepMine, newDraft, taken, takeTheirs, undone, withTyped, type Draft } from './draft';
+import {
+  changed,
+  draftOf,
+  keepMine,
+  newDraft,
+  taken,
+  takeMerged,
+  takeTheirs,
+  undone,
+  withTyped,
+  type Draft,
+} from './draft';
 
 const KEY = 'latch.draft.';
 const SAVE_AFTER_MS = 700;
@@ -18,6 +29,7 @@ export interface DraftWorld {
 interface Kept {
   readonly job: Job;
   readonly basedOn: number | null;
+  readonly base: Job | null;
   readonly typed: Readonly<Record<string, string>>;
 }
 
@@ -88,6 +100,16 @@ export class DraftStore {
     if (draft?.save.kind === 'conflict' && draft.save.current) this.put(takeTheirs(draft, draft.save.current));
   }
 
+  /** Settles a conflict by what was brought together of both copies. */
+  takeMerged(id: string, merged: Job): void {
+    this.update(
+      id,
+      (draft) =>
+        draft.save.kind === 'conflict' && draft.save.current ? takeMerged(draft, draft.save.current, merged) : draft,
+      0,
+    );
+  }
+
   /** Removes a boat here and on the server. @returns the job, to be added again on undo. */
   async remove(id: string): Promise<Job | null> {
     const draft = this.drafts.get(id);
@@ -119,7 +141,7 @@ export class DraftStore {
     const nothingOwn = draft.save.kind === 'saved' && Object.keys(draft.typed).length === 0;
     if (nothingOwn) this.world.storage.removeItem(KEY + draft.id);
     else {
-      const kept: Kept = { job: draft.job, basedOn: draft.basedOn, typed: draft.typed };
+      const kept: Kept = { job: draft.job, basedOn: draft.basedOn, base: draft.base, typed: draft.typed };
       this.world.storage.setItem(KEY + draft.id, JSON.stringify(kept));
     }
     this.tell();
@@ -175,7 +197,9 @@ function keptDraft(text: string | null): Draft | null {
   try {
     const kept = JSON.parse(text) as Kept;
     const read = readJob(kept.job);
-    return read.ok ? { ...newDraft(read.job), basedOn: kept.basedOn, typed: kept.typed } : null;
+    return read.ok
+      ? { ...newDraft(read.job), basedOn: kept.basedOn, base: kept.base ?? null, typed: kept.typed }
+      : null;
   } catch {
     return null;
   }

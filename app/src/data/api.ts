@@ -68,3 +68,17 @@ export async function putBoat(job: Job, basedOn: number | null): Promise<StoredB
 export async function deleteBoat(id: string, basedOn: number): Promise<void> {
   await call(`/boats/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${basedOn}"` } });
 }
+
+/** A version of a boat, without its contents. */
+export type Version = Omit<StoredBoat, 'job'>;
+
+/** The versions of a boat, newest first. */
+export async function listVersions(id: string): Promise<Version[]> {
+  const body = (await (await call(`/boats/${id}/revisions`)).json()) as { revisions: Version[] };
+  return body.revisions;
+}
+
+/** A boat as it was at a version. */
+export async function versionOf(id: string, version: number): Promise<StoredBoat> {
+  return (await (await call(`/boats/${id}/revisions/${version}`)).json()) as StoredBoat;
+}

@@ -16,6 +16,8 @@ export interface Draft {
   readonly job: Job;
   /** Version of the server's copy this was changed from; null for a boat the server has not seen. */
   readonly basedOn: number | null;
+  /** The server's copy this was changed from; null where there was none. */
+  readonly base: Job | null;
   /** Texts that could not be read as values, by path; kept so that nothing typed is lost. */
   readonly typed: Readonly<Record<string, string>>;
   readonly past: readonly Job[];
@@ -32,6 +34,7 @@ export function draftOf(stored: StoredBoat): Draft {
     id: stored.id,
     job: stored.job,
     basedOn: stored.version,
+    base: stored.job,
     typed: {},
     past: [],
     save: { kind: 'saved' },
@@ -41,7 +44,16 @@ export function draftOf(stored: StoredBoat): Draft {
 
 /** A draft of a boat the server has not seen. */
 export function newDraft(job: Job): Draft {
-  return { id: job.boat.id, job, basedOn: null, typed: {}, past: [], save: { kind: 'unsaved' }, reloads: 0 };
+  return {
+    id: job.boat.id,
+    job,
+    basedOn: null,
+    base: null,
+    typed: {},
+    past: [],
+    save: { kind: 'unsaved' },
+    reloads: 0,
+  };
 }
 
 /** The draft with another job, to be saved; the job before can be had back by undo. */
@@ -70,12 +82,12 @@ export function withTyped(draft: Draft, path: string, text: string | null): Draf
 /** The draft after the server took `sent`: saved, unless it was changed meanwhile. */
 export function taken(draft: Draft, sent: Job, stored: StoredBoat): Draft {
   const save: SaveState = draft.job === sent ? { kind: 'saved' } : { kind: 'unsaved' };
-  return { ...draft, basedOn: stored.version, save };
+  return { ...draft, basedOn: stored.version, base: stored.job, save };
 }
 
 /** Both copies are known: keep the one on this device and write it over the other. */
 export function keepMine(draft: Draft, current: StoredBoat | null): Draft {
-  return { ...draft, basedOn: current?.version ?? null, save: { kind: 'unsaved' } };
+  return { ...draft, basedOn: current?.version ?? null, base: current?.job ?? null, save: { kind: 'unsaved' } };
 }
 
 /** Both copies are known: take the server's; the one on this device can be had back by undo. */
@@ -84,8 +96,14 @@ export function takeTheirs(draft: Draft, current: StoredBoat): Draft {
     ...draft,
     job: current.job,
     basedOn: current.version,
+    base: current.job,
     past: [...draft.past, draft.job].slice(-MOST_UNDO),
     save: { kind: 'saved' },
     reloads: draft.reloads + 1,
   };
+}
+
+/** Both copies are known: save what was brought together of them; the one on this device can be had back by undo. */
+export function takeMerged(draft: Draft, current: StoredBoat, merged: Job): Draft {
+  return { ...takeTheirs(draft, current), job: merged, save: { kind: 'unsaved' } };
 }

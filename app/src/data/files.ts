@@ -1,4 +1,6 @@
+import type { TextTable } from '@harbor-latch/core/documents/index';
 import { MAX_JOB_BYTES, readJobText, writeJobText, type Job, type ReadJob } from '@harbor-latch/core/job/index';
+import Papa from 'papaparse';
 
 /** Hands a text to the browser as a file to keep. */
 function downloadText(name: string, text: string, type: string): void {
@@ -12,12 +14,30 @@ function downloadText(name: string, text: string, type: string): void {
 
 /** Exports a boat's job file. */
 export function exportJob(job: Job): void {
-  const name =
-    job.boat.name
+  downloadText(`${fileName(job.boat.name, 'boat')}.json`, writeJobText(job), 'application/json');
+}
+
+/** Exports a table as CSV that a spreadsheet shows as text: nothing in it is taken for a formula. */
+export function exportTable(name: string, { headings, rows }: TextTable): void {
+  const text = Papa.unparse({ fields: [...headings], data: rows.map((row) => [...row]) }, { escapeFormulae: true });
+  // The mark tells spreadsheets that the file is UTF-8.
+  downloadText(`${fileName(name, 'conductors')}.csv`, `\uFEFF${text}\r\n`, 'text/csv');
+}
+
+/** Exports a drawing. */
+export function exportSvg(name: string, svg: string): void {
+  downloadText(`${fileName(name, 'drawing')}.svg`, svg, 'image/svg+xml');
+}
+
+/** A name as part of a file's name; letters and digits of any script. */
+function fileName(name: string, otherwise: string): string {
+  return (
+    name
       .toLowerCase()
       .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-+|-+$/g, '') || 'boat';
-  downloadText(`${name}.json`, writeJobText(job), 'application/json');
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 80) || otherwise
+  );
 }
 
 /** Lets the user choose a job file. @returns null when none was chosen. */

@@ -1,4 +1,5 @@
-import type { CableFamily } from '@harbor-latch/core/reference/index';
+import type { Choices } from '@harbor-latch/core/job/index';
+import type { CableFamily, DropSchool, RuleSet } from '@harbor-latch/core/reference/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { createContext, useCallback, useContext, useMemo, useState } from 'react';
 import { z } from 'zod';
@@ -7,6 +8,9 @@ const settingsSchema = z.object({
   units: z.enum(['metric', 'us']).default('metric'),
   theme: z.enum(['system', 'light', 'dark']).default('system'),
   family: z.enum(['awg', 'metric']).default('awg'),
+  rules: z.enum(['us', 'iso']).default('us'),
+  dropSchool: z.enum(['critical', 'general']).default('critical'),
+  textSize: z.enum(['usual', 'large', 'largest']).default('usual'),
 });
 
 /** What this device prefers. New circuits take the cable family over. */
@@ -14,6 +18,18 @@ export interface Settings {
   readonly units: UnitSystem;
   readonly theme: 'system' | 'light' | 'dark';
   readonly family: CableFamily;
+  readonly rules: RuleSet;
+  readonly dropSchool: DropSchool;
+  readonly textSize: 'usual' | 'large' | 'largest';
+}
+
+/** The choices a new circuit begins with. */
+export function choicesOfNew({ family, rules, dropSchool }: Settings): Choices {
+  return {
+    family,
+    ...(rules === 'us' ? {} : { rules }),
+    ...(dropSchool === 'critical' ? {} : { dropSchool }),
+  };
 }
 
 export interface SettingsAccess {
@@ -22,7 +38,7 @@ export interface SettingsAccess {
 }
 
 const KEY = 'latch.settings';
-const fallback: Settings = { units: 'metric', theme: 'system', family: 'awg' };
+const fallback: Settings = settingsSchema.parse({});
 
 function readSettings(): Settings {
   try {

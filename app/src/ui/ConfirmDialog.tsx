@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react';
+import { ScrollView } from 'react-native';
 import { Button, Dialog, Portal } from 'react-native-paper';
 import { Words } from './Words';
 
@@ -5,11 +7,13 @@ import { Words } from './Words';
 export function ConfirmDialog({
   title,
   text,
+  more,
   actions,
   onClose,
 }: {
   readonly title: string;
   readonly text: string;
+  readonly more?: ReactNode;
   readonly actions: readonly { readonly label: string; readonly onPress: () => void }[];
   readonly onClose: () => void;
 }) {
@@ -20,6 +24,11 @@ export function ConfirmDialog({
         <Dialog.Content>
           <Words>{text}</Words>
         </Dialog.Content>
+        {more === undefined ? null : (
+          <Dialog.ScrollArea style={{ maxHeight: 320 }}>
+            <ScrollView>{more}</ScrollView>
+          </Dialog.ScrollArea>
+        )}
         <Dialog.Actions style={{ flexWrap: 'wrap' }}>
           <Button onPress={onClose} contentStyle={{ minHeight: 48 }}>
             Cancel

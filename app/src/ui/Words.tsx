@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { createContext, useContext, type ReactNode } from 'react';
 import { StyleSheet, Text, type TextProps } from 'react-native';
 import { fonts, usePalette } from './theme';
 
@@ -23,15 +23,22 @@ export interface WordsProps extends TextProps {
   readonly children: ReactNode;
 }
 
+/** How much larger than usual text is shown. */
+export const TextScaleContext = createContext(1);
+
 /** Text in the product's face. */
 export function Words({ kind = 'body', muted = false, color, level, style, children, ...rest }: WordsProps) {
   const palette = usePalette();
+  const scale = useContext(TextScaleContext);
+  const own = StyleSheet.flatten([styles[kind], style]);
+  const scaled =
+    scale === 1 ? null : { fontSize: (own.fontSize ?? 16) * scale, lineHeight: (own.lineHeight ?? 23) * scale };
   const heading = level === undefined ? {} : ({ role: 'heading', 'aria-level': level } as const);
   return (
     <Text
       {...heading}
       {...rest}
-      style={[styles[kind], { color: color ?? (muted ? palette.muted : palette.text) }, style]}
+      style={[styles[kind], { color: color ?? (muted ? palette.muted : palette.text) }, style, scaled]}
     >
       {children}
     </Text>

@@ -39,6 +39,11 @@ export type Standing = Severity | 'incomplete' | 'good';
 
 const standingOrder: Readonly<Record<Standing, number>> = { stop: 0, caution: 1, incomplete: 2, note: 3, good: 4 };
 
+/** Where a standing comes in a list, worst first. */
+export function standingRank(standing: Standing): number {
+  return standingOrder[standing];
+}
+
 /** The standing of one circuit; notes alone leave it good. */
 export function standingOf(assessed: AssessedCircuit): Standing {
   if (assessed.status === 'incomplete') return 'incomplete';

@@ -4,14 +4,16 @@ import { defaults } from '@harbor-latch/core/reference/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
-import { IconButton } from 'react-native-paper';
 import { assessed as assessedOf, useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
+import { exportSvg } from '../../data/files';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
+import { svgText } from '../../drawing/svgText';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
+import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
 import { Absent } from '../boat/Absent';
 import { SaveNotices } from '../boat/SaveNotices';
@@ -46,6 +48,7 @@ function Circuit({
   const router = useRouter();
   const drafts = useDrafts();
   const say = useSay();
+  const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
   const circuit = draft.job.circuits[index];
   const assessed = assessedOf(draft.job)[index];
@@ -82,14 +85,18 @@ function Circuit({
       back={`/boat/${draft.id}`}
       scroll={false}
       actions={
-        <IconButton
-          icon="undo"
-          size={26}
-          style={{ width: 48, height: 48 }}
-          accessibilityLabel="Undo the last change"
-          disabled={draft.past.length === 0}
-          onPress={undo}
-        />
+        <>
+          <ToolButton icon="undo" label="Undo the last change" disabled={draft.past.length === 0} onPress={undo} />
+          <ToolButton
+            icon="file-image-outline"
+            label="Export the drawing"
+            onPress={() => {
+              const title = `${draft.job.boat.name}, ${circuit.name}`;
+              const diagram = circuitDiagram(assessed, batteryOf(draft.job, circuit), units);
+              exportSvg(title, svgText(diagram, title));
+            }}
+          />
+        </>
       }
       footer={wide ? undefined : <StationBar station={station} assessed={assessed} onGo={go} />}
     >

@@ -1,6 +1,8 @@
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { cautions } from '@harbor-latch/core/reference/index';
+import { cautions, dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
 import { useSettings, type Settings } from '../../data/settings';
+import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow, type Choice } from '../../ui/ChoiceRow';
 import { Screen } from '../../ui/Screen';
@@ -20,9 +22,24 @@ const families: readonly Choice<Settings['family']>[] = [
   { value: 'metric', label: 'mm²' },
 ];
 
+const schools: readonly Choice<Settings['dropSchool']>[] = [
+  { value: 'critical', label: '3\u00a0%' },
+  { value: 'general', label: '10\u00a0%' },
+];
+const rules: readonly Choice<Settings['rules']>[] = [
+  { value: 'us', label: ruleSets.us.name },
+  { value: 'iso', label: ruleSets.iso.name },
+];
+const sizes: readonly Choice<Settings['textSize']>[] = [
+  { value: 'usual', label: 'Usual' },
+  { value: 'large', label: 'Large' },
+  { value: 'largest', label: 'Largest' },
+];
+
 /** What this device prefers. */
 export function SettingsScreen() {
   const { settings, change } = useSettings();
+  const router = useRouter();
   return (
     <Screen title="Settings" back="/">
       <Card>
@@ -46,6 +63,30 @@ export function SettingsScreen() {
               onChoose={(value) => change({ family: value })}
             />
           </Setting>
+          <Setting title="Drop school of new circuits" under={dropSchools[settings.dropSchool].reason}>
+            <ChoiceRow
+              label="Drop school of new circuits"
+              choices={schools}
+              value={settings.dropSchool}
+              onChoose={(value) => change({ dropSchool: value })}
+            />
+          </Setting>
+          <Setting title="Rule set of new circuits" under={ruleSets[settings.rules].reason}>
+            <ChoiceRow
+              label="Rule set of new circuits"
+              choices={rules}
+              value={settings.rules}
+              onChoose={(value) => change({ rules: value })}
+            />
+          </Setting>
+          <Setting title="Text size" under="On top of the size that the device sets.">
+            <ChoiceRow
+              label="Text size"
+              choices={sizes}
+              value={settings.textSize}
+              onChoose={(value) => change({ textSize: value })}
+            />
+          </Setting>
           <Setting title="Light or dark" under="Light for sunlight, dark for the bilge at night.">
             <ChoiceRow
               label="Light or dark"
@@ -56,6 +97,9 @@ export function SettingsScreen() {
           </Setting>
         </View>
       </Card>
+      <BigButton mode="outlined" icon="book-open-variant" onPress={() => router.navigate('/reference')}>
+        Tables, rules and cautions
+      </BigButton>
       <Words kind="small" muted>
         {cautions.localRules}
       </Words>

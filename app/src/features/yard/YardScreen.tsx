@@ -1,17 +1,19 @@
 import { newJob, type Job } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { View } from 'react-native';
-import { ActivityIndicator, IconButton } from 'react-native-paper';
+import { useMemo, useState } from 'react';
+import { ActivityIndicator } from 'react-native-paper';
 import { useDrafts, useYard } from '../../data/boats';
+import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
 import { NameDialog } from '../../ui/NameDialog';
 import { Notice } from '../../ui/Notice';
 import { Screen } from '../../ui/Screen';
-import { usePalette } from '../../ui/theme';
+import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
 import { BoatCard } from './BoatCard';
+import { FindBar } from './FindBar';
+import { foundIn, type Finding } from './find';
 import { ImportNotice, useImport } from './useImport';
 
 /** All boats, and the way to add one. */
@@ -19,8 +21,10 @@ export function YardScreen() {
   const yard = useYard();
   const drafts = useDrafts();
   const router = useRouter();
-  const palette = usePalette();
   const [naming, setNaming] = useState(false);
+  const [finding, setFinding] = useState<Finding>({ text: '', order: 'worst', archived: false });
+  const shown = useMemo(() => foundIn(yard.boats, finding), [yard.boats, finding]);
+  const put = yard.boats.filter(({ job }) => job.boat.archived).length;
   const importing = useImport();
   const add = (name: string) => {
     const job: Job = newJob({ boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() }, name);
@@ -37,33 +41,24 @@ export function YardScreen() {
         </Words>
       }
       actions={
-        <IconButton
-          icon="cog-outline"
-          size={26}
-          style={{ width: 48, height: 48 }}
-          accessibilityLabel="Settings"
-          onPress={() => router.navigate('/settings')}
-        />
+        <>
+          <ToolButton
+            icon="book-open-variant"
+            label="Tables, rules and cautions"
+            onPress={() => router.navigate('/reference')}
+          />
+          <ToolButton icon="cog-outline" label="Settings" onPress={() => router.navigate('/settings')} />
+        </>
       }
       footer={
-        <View
-          style={{
-            backgroundColor: palette.surface,
-            borderTopWidth: 1,
-            borderColor: palette.line,
-            padding: 10,
-            flexDirection: 'row',
-            justifyContent: 'center',
-            gap: 10,
-          }}
-        >
+        <ActionBar>
           <BigButton icon="plus" onPress={() => setNaming(true)}>
             Add a boat
           </BigButton>
           <BigButton icon="file-import-outline" mode="outlined" onPress={importing.choose}>
             Import a file
           </BigButton>
-        </View>
+        </ActionBar>
       }
     >
       {yard.away ? (
@@ -90,7 +85,13 @@ export function YardScreen() {
           Add a boat and measure its first bilge-pump circuit: four figures give a first answer.
         </Empty>
       ) : null}
-      {yard.boats.map((draft) => (
+      {yard.boats.length > 0 ? <FindBar finding={finding} onFinding={setFinding} put={put} /> : null}
+      {yard.boats.length > 0 && shown.length === 0 ? (
+        <Empty icon="magnify" title="No boat like that">
+          {finding.archived ? 'None is put away under this name.' : 'Look among those put away, or search for less.'}
+        </Empty>
+      ) : null}
+      {shown.map((draft) => (
         <BoatCard key={draft.id} draft={draft} />
       ))}
       {naming ? (

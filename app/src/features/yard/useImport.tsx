@@ -8,12 +8,13 @@ import { BigButton } from '../../ui/BigButton';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Notice } from '../../ui/Notice';
 import { useSay } from '../../ui/Said';
+import { Differences } from '../boat/Differences';
 
 type ImportState =
   | { readonly kind: 'idle' }
   | { readonly kind: 'refused'; readonly file: string; readonly problems: readonly JobProblem[] }
   /** A boat of this id is in the yard already. */
-  | { readonly kind: 'known'; readonly job: Job };
+  | { readonly kind: 'known'; readonly job: Job; readonly here: Job };
 
 export interface Importing {
   readonly state: ImportState;
@@ -47,8 +48,11 @@ export function useImport(): Importing {
     if (!chosen) return;
     const { read, name } = chosen;
     if (!read.ok) setState({ kind: 'refused', file: name, problems: read.problems });
-    else if (yard.boats.some((draft) => draft.id === read.job.boat.id)) setState({ kind: 'known', job: read.job });
-    else add(read.job);
+    else {
+      const here = yard.boats.find((draft) => draft.id === read.job.boat.id);
+      if (here) setState({ kind: 'known', job: read.job, here: here.job });
+      else add(read.job);
+    }
   };
   return {
     state,
@@ -102,7 +106,8 @@ export function ImportNotice({ importing }: { readonly importing: Importing }) {
       return (
         <ConfirmDialog
           title={`${state.job.boat.name} is in the yard already`}
-          text="Replace it by the file, or add the file as a boat of its own? Replacing can be undone."
+          text="Replace it by the file, or add the file as a boat of its own? Replacing can be undone. Here now → in the file:"
+          more={<Differences before={state.here} after={state.job} />}
           actions={[
             { label: 'Add as a copy', onPress: importing.addAsCopy },
             { label: 'Replace', onPress: importing.replace },

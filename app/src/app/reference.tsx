@@ -1,0 +1,1 @@
+export { ReferenceScreen as default } from '../features/reference/ReferenceScreen';

@@ -1,0 +1,184 @@
+import {
+  awgAmpacity,
+  batteryChemistry,
+  cautions,
+  conductorSizes,
+  defaults,
+  dropSchools,
+  metricAmpacity,
+  minimumSize,
+  protectionFamilies,
+  protectionPlace,
+  pumpCatalogue,
+  ruleSets,
+  type AmpacityTable,
+  type CableFamily,
+} from '@harbor-latch/core/reference/index';
+import { formatOpening, plainNumber } from '@harbor-latch/core/units/index';
+import { View } from 'react-native';
+import { Card } from '../../ui/Card';
+import { Screen } from '../../ui/Screen';
+import { Words } from '../../ui/Words';
+import { More } from '../survey/More';
+import { ReferenceTable } from './ReferenceTable';
+
+const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = { awg: awgAmpacity, metric: metricAmpacity };
+
+/** Every table, rule, default and caution the answers stand on, with its source. */
+export function ReferenceScreen() {
+  return (
+    <Screen title="Tables, rules and cautions" back="/">
+      <Section title="Cautions" summary="Before any work">
+        {Object.values(cautions).map((caution) => (
+          <Words key={caution}>{caution}</Words>
+        ))}
+      </Section>
+      <Section title="Drop schools" summary="3 % and 10 %, and why">
+        {Object.values(dropSchools).map(({ name, reason, source }) => (
+          <Entry key={name} title={name} text={reason} source={source} />
+        ))}
+      </Section>
+      <Section title="Rule sets" summary="Where they differ">
+        {Object.values(ruleSets).map(({ name, reason, placeM, placeSource }) => (
+          <Entry
+            key={name}
+            title={name}
+            text={`${reason} Fuse within ${Math.round(placeM * 1000)} mm of the source.`}
+            source={placeSource}
+          />
+        ))}
+      </Section>
+      {(['awg', 'metric'] as const).map((family) => (
+        <Conductors key={family} family={family} />
+      ))}
+      <Section title="Fuses and breakers" summary="Ratings, opening windows, interrupt ratings">
+        <Words kind="small" muted>
+          {`Place: ${protectionPlace.source}. Replace a window by the maker’s curve where you have it.`}
+        </Words>
+        {Object.values(protectionFamilies).map((family) => (
+          <View key={family.name} style={{ gap: 6 }}>
+            <Words kind="strong" level={3}>
+              {family.name}
+            </Words>
+            <Words kind="small">{`${family.ratingsA.join(', ')} A. Breaks ${family.interruptA} A.`}</Words>
+            {family.opening ? (
+              <ReferenceTable
+                label={`Opening window of the ${family.name}`}
+                heads={['× rating', 'Fastest', 'Slowest']}
+                rows={family.opening.map(([multiple, fastest, slowest]) => [
+                  String(multiple),
+                  formatOpening(fastest),
+                  formatOpening(slowest),
+                ])}
+              />
+            ) : (
+              <Words kind="small">No opening curve is published with the family: “not shown”, never “good”.</Words>
+            )}
+            <Words kind="small" muted>{`Source: ${family.source}.`}</Words>
+          </View>
+        ))}
+      </Section>
+      <Section title="Classes of pumps" summary="Typical figures to begin with">
+        <ReferenceTable
+          label="Classes of pumps"
+          heads={['Class', 'A', 'L/h', 'Head m', 'Fuse A']}
+          rows={Object.values(pumpCatalogue).map((row) => [
+            row.name.split(',')[0] ?? row.name,
+            String(row.currentA),
+            String(row.openFlowLPerH),
+            String(row.shutOffHeadM),
+            String(row.makerFuseA),
+          ])}
+        />
+        <Words kind="small" muted>
+          Generic, without makers. Replace by the label’s figures.
+        </Words>
+      </Section>
+      <Section title="Defaults" summary="What is assumed where nothing was measured">
+        <ReferenceTable label="Defaults" heads={['What', 'Assumed']} rows={defaultRows()} />
+      </Section>
+    </Screen>
+  );
+}
+
+function Section({
+  title,
+  summary,
+  children,
+}: {
+  readonly title: string;
+  readonly summary: string;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <Card>
+      <View style={{ padding: 14 }}>
+        <More title={title} summary={summary} alone>
+          {children}
+        </More>
+      </View>
+    </Card>
+  );
+}
+
+function Entry({ title, text, source }: { readonly title: string; readonly text: string; readonly source: string }) {
+  return (
+    <View>
+      <Words kind="strong">{title}</Words>
+      <Words>{text}</Words>
+      <Words kind="small" muted>{`Source: ${source}.`}</Words>
+    </View>
+  );
+}
+
+function Conductors({ family }: { readonly family: CableFamily }) {
+  const table = ampacityTables[family];
+  const name = family === 'awg' ? 'AWG' : 'mm²';
+  return (
+    <Section title={`Conductors in ${name}`} summary="Resistance and what they may carry">
+      <ReferenceTable
+        label={`Resistance of conductors in ${name}`}
+        heads={['Size', 'mm²', 'Ω/km at 20 °C']}
+        rows={conductorSizes[family].map((row) => [row.size, String(row.areaMm2), plainNumber(row.ohmPerKm20C, 3)])}
+      />
+      <Words kind="small" muted>
+        {family === 'awg'
+          ? 'From the area, annealed copper, × (1 + 0.00393·(T − 20 °C)).'
+          : 'IEC 60228 class 5, tinned: the nominal area is a class. × (1 + 0.00393·(T − 20 °C)).'}
+      </Words>
+      <ReferenceTable
+        label={`Amperes of conductors in ${name}, by insulation`}
+        heads={['Size', ...table.insulationC.map((insulationC) => `${insulationC}°`)]}
+        rows={[
+          ...Object.entries(table.amps).map(([size, amps]) => [size.replace(/ (AWG|mm²)$/, ''), ...amps.map(String)]),
+          ['In engine space', ...table.engineSpaceFactor.map((factor) => (factor === null ? 'no' : `×${factor}`))],
+        ]}
+      />
+      <Words kind="small" muted>
+        {`Amperes in free air. Source: ${table.source}, as commonly published. Smallest outside a sheath: ${minimumSize[family]}.`}
+      </Words>
+    </Section>
+  );
+}
+
+function defaultRows(): string[][] {
+  return [
+    ['Supplies compared', defaults.suppliesV.map((volts) => `${volts.toFixed(1)} V`).join(', ')],
+    ['Conductor temperature', `${defaults.conductorC} °C, in an engine space ${defaults.engineSpaceC} °C`],
+    ['Insulation', `${defaults.insulationC} °C`],
+    ['Battery to fuse', `${defaults.stubLengthM * 1000} mm`],
+    ['Fuse resistance', `${defaults.fuseDropV} V ÷ rating`],
+    ['Joint', `${defaults.jointOhm * 1000} mΩ`],
+    ['Switch contact', `${defaults.switchContactOhm * 1000} mΩ`],
+    ['Float contact', `${defaults.floatContactOhm * 1000} mΩ`],
+    ['Winding', `label volts ÷ (${defaults.lockedOverLabel} × label amperes)`],
+    ['Label volts', `${defaults.labelV} V, flow at ${defaults.openFlowV} V`],
+    ['Starting inrush', `${defaults.inrushSupplyV} V for ${defaults.inrushS} s`],
+    ['LED', `${defaults.ledDropV} V and ${defaults.ledOhm} Ω`],
+    ['Filament lamp', `${defaults.pilotLampOhm} Ω`],
+    ...Object.values(batteryChemistry).map(({ name, emptyV, spanV, internalOhmAt100Ah }) => [
+      `Battery, ${name}`,
+      `${emptyV} + ${spanV}·charge V; ${internalOhmAt100Ah * 1000} mΩ at 100 Ah`,
+    ]),
+  ];
+}
