@@ -50,7 +50,7 @@ function symbol({ part, laneStep }: PlacedPart, ink: string, ground: string, mut
     case 'three-way-switch':
       return (
         <>
-          <Path d={`M0 -40 V-25 M${-laneStep} 25 V60 M${laneStep} 25 V60`} {...stroke} />
+          <Path d={`M0 -40 V-25 M${-laneStep} 25 V70 M${laneStep} 25 V70`} {...stroke} />
           <Line x1={0} y1={-20} x2={0} y2={15} {...stroke} />
           <Path
             d={`M-8 -15 L${-laneStep + 10} 14 M8 -15 L${laneStep - 10} 14`}

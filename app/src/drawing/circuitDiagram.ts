@@ -78,7 +78,7 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
       return [part.lamp === 'led' ? 'LED' : 'Lamp', 'running'];
     case 'pump': {
       const at = sized?.supplies.find((row) => row.supplyV === defaults.runningSupplyV);
-      const mostA = Math.max(...(sized?.conductors.map(({ runningA }) => runningA) ?? []));
+      const mostA = sized?.conductors.find(({ planned }) => planned.id === 'negative')?.runningA ?? NaN;
       return at ? [name, `least ${formatVolts(at.pumpV)}`, `most ${formatAmps(mostA)}`] : [name];
     }
     case 'three-way-switch':
@@ -104,9 +104,10 @@ function clipped(name: string): string {
 function cablesOf(plan: Plan, assessed: AssessedCircuit, units: UnitSystem): DiagramCable[] {
   return schemes[assessed.circuit.scheme].legs.map((leg) => {
     const { lengthM } = assessed.circuit.legs[leg.key];
-    const cores = leg.cores === 1 ? '1 core' : `${leg.cores}-core cable`;
+    const wires = plan.conductors.filter((conductor) => conductor.leg === leg.key).map((conductor) => conductor.id);
+    const cores = wires.length === 1 ? '1 core' : `${wires.length}-core cable`;
     return {
-      wires: plan.conductors.filter((conductor) => conductor.leg === leg.key).map((conductor) => conductor.id),
+      wires,
       words: lengthM === undefined ? cores : `${cores}, ${formatQuantity(lengthM, 'length', units)}`,
     };
   });

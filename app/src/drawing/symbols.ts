@@ -51,11 +51,11 @@ const shapes: Shapes = {
     words: { x: -86, y: -8 },
   }),
   'three-way-switch': (_part, { laneStep }) => ({
-    box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 55, height: 100 },
+    box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 55, height: 110 },
     ports: {
       common: { x: 0, y: -40, leaves: 'up' },
-      manual: { x: -laneStep, y: 60, leaves: 'any' },
-      auto: { x: laneStep, y: 60, leaves: 'down' },
+      manual: { x: -laneStep, y: 70, leaves: 'any' },
+      auto: { x: laneStep, y: 70, leaves: 'down' },
     },
     words: { x: 14, y: -30 },
   }),

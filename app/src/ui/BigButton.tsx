@@ -22,7 +22,8 @@ export function BigButton({
       onPress={onPress}
       accessibilityLabel={label ?? children}
       contentStyle={{ minHeight: 48 }}
-      labelStyle={{ fontSize: 16 }}
+      labelStyle={{ fontSize: 16, flexShrink: 1 }}
+      style={{ maxWidth: '100%' }}
     >
       {children}
     </Button>

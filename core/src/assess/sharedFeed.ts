@@ -67,15 +67,15 @@ export function withOwnFeed(assessed: AssessedCircuit, own: Circuit): AssessedCi
   return {
     ...assessed,
     circuit: own,
-    findings: assessed.findings.map((finding) => ({
-      ...finding,
-      fix: fixOfOwn(finding, own),
-    })),
+    findings: assessed.findings.map((finding) => ({ ...finding, fix: fixOfOwn(finding, own) })),
   };
 }
 
-function fixOfOwn({ fix, about }: Finding, own: Circuit): Fix | undefined {
-  return fix && !FEED_PARTS.includes(about ?? '') ? { ...fix, circuit: ownFields(fix.circuit, own) } : undefined;
+/** The fix without what it would change of the shared feed; none where nothing of it is left. */
+function fixOfOwn({ fix }: Finding, own: Circuit): Fix | undefined {
+  if (!fix) return undefined;
+  const circuit = ownFields(fix.circuit, own);
+  return JSON.stringify(circuit) === JSON.stringify(ownFields(own, own)) ? undefined : { ...fix, circuit };
 }
 
 function ownFields(changed: Circuit, own: Circuit): Circuit {

@@ -1,6 +1,7 @@
-import type { CircuitFacts, Finding, Fix, FixIdea, Judgement } from '../findings';
+import type { CircuitFacts, Finding, Fix, FixIdea, Judgement, Severity } from '../findings';
 import { defaults } from '../reference';
-import { formatAmps, formatPercent, formatVolts } from '../units';
+import { formatAmps, formatOpening, formatPercent, formatVolts } from '../units';
+import type { Opening } from '../wiring';
 import type { Circuit } from '../job';
 
 /** A circuit's facts with what its rules say of them. */
@@ -30,16 +31,12 @@ export function tryFixes(before: Judged, again: (circuit: Circuit) => Judged | n
     const fix = once(() => {
       for (const idea of ideas) {
         const after = outcomeOf(idea);
-        if (after && answers(finding, before, after)) return { ...idea, effect: effectOf(before.facts, after.facts) };
+        if (after && answers(finding, before, after)) return { ...idea, effect: effectOf(before, after) };
       }
       return undefined;
     });
-    return {
-      ...finding,
-      get fix() {
-        return fix();
-      },
-    };
+    // Defined, not written as a getter in a literal: some translators copy such literals and so ask at once.
+    return Object.defineProperty<Finding>({ ...finding }, 'fix', { get: fix, enumerable: true });
   });
 }
 
@@ -61,16 +58,24 @@ function nameOf({ code, about }: Omit<Judgement, 'ideas'>): string {
 }
 
 /** The figures that a change moves, before and after. */
-function effectOf(before: CircuitFacts, after: CircuitFacts): Fix['effect'] {
-  const pumpV = ({ supplies }: CircuitFacts) =>
-    formatVolts(supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN);
-  const rows: readonly (readonly [string, (facts: CircuitFacts) => string])[] = [
-    ['fuse', ({ protection }) => formatAmps(protection.ratingA)],
-    ['drop', ({ dropPercent }) => formatPercent(dropPercent)],
+function effectOf(before: Judged, after: Judged): Fix['effect'] {
+  const pumpV = ({ facts }: Judged) =>
+    formatVolts(facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN);
+  const count = (severity: Severity) => (judged: Judged) =>
+    String(judged.judgements.filter((judgement) => judgement.severity === severity).length);
+  const rows: readonly (readonly [string, (judged: Judged) => string])[] = [
+    ['fuse', ({ facts }) => formatAmps(facts.protection.ratingA)],
+    ['drop', ({ facts }) => formatPercent(facts.dropPercent)],
     ['at the pump from 12.0 V', pumpV],
-    ['stalled pump', ({ protection }) => formatAmps(protection.lockedRotorA)],
+    ['opens on a stalled pump in', ({ facts }) => openingWords(facts.protection.lockedRotorOpening)],
+    ['stops', count('stop')],
+    ['cautions', count('caution')],
   ];
   return rows
     .filter(([, figure]) => figure(before) !== figure(after))
     .map(([what, figure]) => `${what} ${figure(before)} → ${figure(after)}`);
+}
+
+function openingWords(opening: Opening): string {
+  return opening.kind === 'opens' ? formatOpening(opening.seconds) : opening.kind === 'never' ? 'never' : 'not shown';
 }

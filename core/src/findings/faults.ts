@@ -3,7 +3,7 @@ import { formatAmps, formatOpening } from '../units';
 import { openingSeconds, type Opening } from '../wiring';
 import type { CircuitFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
-import { addMainFuse, useFamily, useProposedRating, useSmallerRating, withIdeas } from './fixes';
+import { addMainFuse, addPanelFuse, useFamily, useProposedRating, useSmallerRating, withIdeas } from './fixes';
 
 const SLACK = 1 + 1e-9;
 
@@ -90,11 +90,12 @@ function interruptRule(facts: CircuitFacts): Judgement[] {
 }
 
 /** Other devices that may open sooner. */
-function otherDevices({ circuit, protection, fedA }: CircuitFacts): (FixIdea | undefined)[] {
+function otherDevices({ circuit, protection, fedA, designCurrentA }: CircuitFacts): (FixIdea | undefined)[] {
   return [
     useProposedRating(circuit, protection),
     ...useSmallerRating(circuit, protection, fedA),
     ...(protection.kind === 'blade' ? [] : useFamily(circuit, 'blade', fedA)),
+    ...addPanelFuse(circuit, designCurrentA),
   ];
 }
 

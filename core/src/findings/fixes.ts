@@ -6,7 +6,8 @@ import { defaults, protectionFamilies, protectionPlace, ratingOverRunning, type 
 /** Going back from a chosen size to the proposed one; nothing where that changes nothing. */
 export function useProposedSize(circuit: Circuit, conductor: ConductorFacts): FixIdea | undefined {
   if (!conductor.overridden || conductor.size === conductor.proposedSize) return undefined;
-  const { [conductor.planned.id]: _dropped, ...conductors } = circuit.choices?.conductors ?? {};
+  const chosen = Object.entries(circuit.choices?.conductors ?? {});
+  const conductors = Object.fromEntries(chosen.filter(([id]) => id !== conductor.planned.id));
   return {
     label: `Use ${conductor.proposedSize} for the ${conductor.planned.name.toLowerCase()}`,
     circuit: withChoices(circuit, { conductors }),
@@ -67,11 +68,28 @@ export function addMainFuse(circuit: Circuit, faultA: number): FixIdea[] {
         ? []
         : [
             {
-              label: `Add a ${ratingA} A ${protectionFamilies[kind].name} on the battery post`,
+              label: `Add a ${ratingA} A main fuse at the battery`,
               circuit: { ...circuit, source: { ...circuit.source, mainFuse: { kind, ratingA } } },
             },
           ];
     });
+}
+
+/** A fuse for this pump alone, in the panel, behind whatever larger one stands before it. */
+export function addPanelFuse(circuit: Circuit, designCurrentA: number): FixIdea[] {
+  const { makerFuseA = Infinity } = circuit.pump;
+  const ratings = protectionFamilies.blade.ratingsA.filter(
+    (ratingA) => ratingA >= designCurrentA && ratingA <= makerFuseA,
+  );
+  const ratingA = ratings.find((rating) => rating >= designCurrentA * ratingOverRunning) ?? ratings[ratings.length - 1];
+  if (ratingA === undefined || circuit.panel?.fuse) return [];
+  const fuse = { kind: 'blade', ratingA } as const;
+  return [
+    {
+      label: `Give it its own ${ratingA} A fuse`,
+      circuit: { ...circuit, panel: { ...circuit.panel, fuse } },
+    },
+  ];
 }
 
 /** The stub before the fuse shortened or sheathed. */

@@ -3,7 +3,7 @@ import { formatAmps } from '../units';
 import { nextStandardRating } from '../wiring';
 import type { CircuitFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
-import { useProposedRating, useProposedSizes, useSmallerRating, withIdeas } from './fixes';
+import { addPanelFuse, useProposedRating, useProposedSizes, useSmallerRating, withIdeas } from './fixes';
 
 const SLACK = 1 + 1e-9;
 const RULE_SOURCE = '33 CFR 183.455; ABYC E-11; ISO 13297';
@@ -86,7 +86,7 @@ function runningRules({ protection, fedA, designCurrentA, circuit }: CircuitFact
   });
 }
 
-function makerRules({ circuit, protection, fedA }: CircuitFacts): Saying[] {
+function makerRules({ circuit, protection, fedA, designCurrentA }: CircuitFacts): Saying[] {
   const { makerA } = protection;
   const smallestA = Math.min(protection.ratingA, protection.panel?.ratingA ?? Infinity);
   if (makerA === null || smallestA <= makerA * SLACK) return [];
@@ -97,7 +97,7 @@ function makerRules({ circuit, protection, fedA }: CircuitFacts): Saying[] {
       message: `The ${smallestA} A rating is above the pump maker’s ${formatAmps(makerA)}: a stalled pump may burn before it opens.`,
       rule: 'Rating at most the maker’s figure.',
       source: 'The pump’s label or leaflet',
-      ideas: useSmallerRating(circuit, protection, fedA),
+      ideas: [...useSmallerRating(circuit, protection, fedA), ...addPanelFuse(circuit, designCurrentA)],
     },
   ];
 }

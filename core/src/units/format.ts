@@ -11,8 +11,9 @@ export function formatQuantity(base: number, key: QuantityKey, system: UnitSyste
   return `${plainNumber(toUnit(base, unit), digits ?? unit.digits)}\u00a0${unit.symbol}`;
 }
 
-/** Amperes to three significant figures at most: 4.6 A, 0.84 A, 38.2 A, 142 A. */
+/** Amperes to three significant figures at most, in mA below a tenth: 4.6 A, 0.84 A, 142 A, 15.7 mA. */
 export function formatAmps(amps: number): string {
+  if (amps !== 0 && Math.abs(amps) < 0.1) return `${threeFigures(amps * 1000)}\u00a0mA`;
   return `${threeFigures(amps)}\u00a0A`;
 }
 

@@ -59,10 +59,10 @@ export function BoatDetails({ draft }: { readonly draft: Draft }) {
       </Words>
       {batteries.map((battery, index) => (
         <Card key={battery.id}>
-          <View style={{ padding: 14, gap: 14 }}>
-            <TextField path={['batteries', index, 'name']} label={`Name of battery ${index + 1}`} needed />
-            <RemoveBattery draft={draft} index={index} />
-            <BatteryMore battery={battery} index={index} />
+          <View style={{ padding: 14 }}>
+            <BatteryMore battery={battery} index={index} alone>
+              <RemoveBattery draft={draft} index={index} />
+            </BatteryMore>
           </View>
         </Card>
       ))}

@@ -22,7 +22,7 @@ export function AlternativesCard({ alternatives }: { readonly alternatives: read
         <View role="table" aria-label="Sizes side by side">
           <View role="row" style={{ flexDirection: 'row', paddingBottom: 4 }}>
             {heads.map((head) => (
-              <View key={head} role="columnheader" style={{ flex: 1, minWidth: 0 }}>
+              <View key={head} role="columnheader" style={{ flex: head === 'Size' ? 1.4 : 1, minWidth: 0 }}>
                 <Words kind="small" muted>
                   {head}
                 </Words>
@@ -41,7 +41,7 @@ export function AlternativesCard({ alternatives }: { readonly alternatives: read
                 borderColor: palette.line,
               }}
             >
-              <View role="cell" style={{ flex: 1, minWidth: 0 }}>
+              <View role="cell" style={{ flex: 1.4, minWidth: 0 }}>
                 <Words style={{ fontFamily: fonts.bold, fontSize: 15 }}>{row.size}</Words>
                 {row.schools.map((school) => (
                   <Words key={school} kind="small" muted>

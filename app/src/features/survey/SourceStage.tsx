@@ -1,5 +1,6 @@
 import type { Battery, Circuit } from '@harbor-latch/core/job/index';
 import { batteryChemistry, defaults, internalResistanceOhm, restingEmfV } from '@harbor-latch/core/reference/index';
+import type { ReactNode } from 'react';
 import type { Draft } from '../../data/draft';
 import { Words } from '../../ui/Words';
 import { ChoiceField } from './ChoiceField';
@@ -8,6 +9,7 @@ import { legColours } from './legColours';
 import { More } from './More';
 import { NumberField } from './NumberField';
 import { Stage } from './Stage';
+import { TextField } from './TextField';
 
 const OWN = '';
 
@@ -114,12 +116,24 @@ export function SourceStage({
 }
 
 /** What is known of a battery, by its label or as measured. */
-export function BatteryMore({ battery, index }: { readonly battery: Battery | undefined; readonly index: number }) {
+export function BatteryMore({
+  battery,
+  index,
+  alone = false,
+  children,
+}: {
+  readonly battery: Battery | undefined;
+  readonly index: number;
+  readonly alone?: boolean;
+  /** What more can be done with it. */
+  readonly children?: ReactNode;
+}) {
   const path = ['batteries', index] as const;
   const chemistry = battery?.chemistry ?? 'lead-acid';
   const capacityAh = battery?.capacityAh ?? defaults.capacityAh;
   return (
-    <More title={battery?.name ?? 'Battery'} summary={batteryWords(battery)}>
+    <More title={battery?.name ?? 'Battery'} summary={batteryWords(battery)} alone={alone}>
+      {alone ? <TextField path={[...path, 'name']} label={`Name of battery ${index + 1}`} needed /> : null}
       <ChoiceField
         path={[...path, 'chemistry']}
         label="Battery"
@@ -151,6 +165,7 @@ export function BatteryMore({ battery, index }: { readonly battery: Battery | un
         assumed={internalResistanceOhm(chemistry, capacityAh)}
         guide="Only where a battery tester gave it: a few thousandths of an ohm. Type milliohms as “6 mΩ”."
       />
+      {children}
     </More>
   );
 }

@@ -1,0 +1,17 @@
+import { assess } from '@harbor-latch/core/assess/index';
+import { readJob } from '@harbor-latch/core/job/index';
+import alderWren from '../../../examples/alder-wren.json';
+
+it('the core offers the same fixes translated for the browser as it does on its own', () => {
+  const read = readJob(alderWren);
+  if (!read.ok) throw new Error(read.problems[0].message);
+  const [assessed] = assess(read.job);
+  if (assessed?.status !== 'sized') throw new Error('not sized');
+  const fixes = assessed.findings.flatMap(({ code, fix }) => (fix ? [[code, fix.label]] : []));
+  expect(fixes).toEqual([
+    ['below-minimum-size', 'Use 10 AWG for the auto positive'],
+    ['drop-over-school', 'Use 10 AWG throughout'],
+    ['interrupt-rating-exceeded', 'Add a 30 A main fuse at the battery'],
+    ['light-tap-unprotected', 'Give the tap a 1 A fuse'],
+  ]);
+});
