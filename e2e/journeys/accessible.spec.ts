@@ -15,6 +15,8 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['size', 'Main bilge pump', (job) => placesOf(job).size],
   ['drawing', 'Main bilge pump', (job) => placesOf(job).drawing],
   ['settings', 'Settings', () => '/settings'],
+  ['reference', 'Tables, rules and cautions', () => '/reference'],
+  ['versions', 'Versions', (job) => `${placesOf(job).boat}/versions`],
 ];
 
 for (const theme of ['light', 'dark'] as const) {

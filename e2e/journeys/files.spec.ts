@@ -34,6 +34,7 @@ test('a file of a boat that is here already replaces it only on request, and tha
   await open(page, '/', 'Yard');
   await expect(page.getByRole('link', { name: 'Boat Twice', exact: true }).first()).toBeVisible();
   await importFile(page, 'twice.json', writeJobText({ ...job, boat: { ...job.boat, name: 'Twice, newer' } }));
+  await expect(page.getByText('Twice → Twice, newer')).toBeVisible();
   await page.getByRole('button', { name: 'Replace' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Twice, newer' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -64,4 +65,34 @@ test('a file that is no job is refused in place, each for its reason, and nothin
     await page.getByRole('button', { name: 'Dismiss' }).click();
   }
   await expect(page.getByRole('link', { name: 'Boat Refused' })).toHaveCount(0);
+});
+
+test('the conductor list and the drawing leave as files in which hostile names are text', async ({ page, request }) => {
+  const name = '=HYPERLINK("http://example.invalid")<svg onload=alert(1)>';
+  const job = demoBoat('pinnock', 'Listed');
+  const [battery, ...others] = job.batteries;
+  const [circuit, ...more] = job.circuits;
+  if (!battery || !circuit) throw new Error('no battery or circuit');
+  await addBoat(request, {
+    ...job,
+    batteries: [{ ...battery, name }, ...others],
+    circuits: [{ ...circuit, name }, ...more],
+  });
+  await open(page, placesOf(job).boat, 'Listed');
+  const listing = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the conductor list' }).click();
+  const list = readFileSync(await (await listing).path(), 'utf8');
+  const lines = list.trim().split('\r\n');
+  expect(lines).toHaveLength(6);
+  expect(lines[0]).toContain('Circuit,Conductor,From,To,Colour,Size');
+  for (const line of lines.slice(1)) expect(line).toMatch(/^"'=HYPERLINK/);
+
+  await open(page, placesOf(job).drawing, name);
+  const drawing = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the drawing' }).click();
+  const svg = readFileSync(await (await drawing).path(), 'utf8');
+  expect(svg).toContain('<svg');
+  expect(svg).toContain('16 AWG');
+  expect(svg).not.toContain('<svg onload');
+  expect(svg).not.toContain('tabindex');
 });

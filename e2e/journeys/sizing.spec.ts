@@ -68,7 +68,7 @@ test('another size is judged at once, and the working shows how it was reckoned'
     .click();
   await expect(page.getByText('Manual positive: 18 AWG is below the least size')).toBeVisible();
   await expect(page.getByText('chosen by you')).toBeVisible();
-  await expect(page.getByText(/17\.241 mΩ·mm²\/m × 1\.1572 \(60 °C\) × 7\.2 m ÷ 0\.823 mm²/)).toBeVisible();
+  await expect(page.getByText(/17\.241 mΩ·mm²\/m × 1\.1572 \(60 °C\) × 3 m ÷ 0\.823 mm²/)).toBeVisible();
   await page
     .getByRole('radio', { name: '10 % drop' })
     .or(page.getByRole('radio', { name: '10\u00a0% drop' }))
@@ -94,4 +94,49 @@ test('a circuit that no size satisfies says which limit fails, by how much and w
       /No size in the AWG table satisfies this circuit, not even 2\/0 AWG\. The drop is \d+\.\d\d times what is allowed: shorten/,
     ),
   ).toBeVisible();
+});
+
+test('a circuit is surveyed and sized by touch alone, without the keyboard, in few taps', async ({ page, request }) => {
+  const job = demoBoat('pinnock', 'Touched');
+  const [first] = job.circuits;
+  if (!first) throw new Error('no circuit');
+  const open0 = { sourceToPanel: {}, panelToBilge: {}, bilgeToNegative: {} };
+  const { choices: _choices, note: _note, ...rest } = first;
+  await addBoat(request, { ...job, circuits: [{ ...rest, legs: open0, pump: {} }] });
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  let taps = 0;
+  const tap = async (name: string, role: 'button' | 'radio' | 'tab' = 'button') => {
+    await page.getByRole(role, { name, exact: true }).click();
+    taps += 1;
+  };
+  await tap('Source to panel, one way: 2 m');
+  await tap('Panel to bilge, one way: 5 m');
+  await tap('Medium, 3000 L/h', 'radio');
+  await tap('Bilge to negative bus, one way: 5 m');
+  await tap('Size', 'tab');
+  await expect(page.getByText('12 AWG').first()).toBeVisible();
+  await expect(page.getByText('7.5\u00a0A').first()).toBeVisible();
+  expect(taps).toBeLessThanOrEqual(5);
+});
+
+test('both schools and the sizes beside them stand side by side, and any figure shows its working', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Compared sizes'));
+  await open(page, placesOf(job).size, 'Main bilge pump');
+  const table = page.getByRole('table', { name: 'Sizes side by side' });
+  await expect(table.getByText('10\u00a0% school')).toBeVisible();
+  await expect(table.getByText('3\u00a0% school')).toBeVisible();
+  await page.getByRole('button', { name: 'Show working' }).click();
+  await expect(page.getByText(/^12 V ÷ \(5 × 4\.6\u00a0A\) = 522\u00a0mΩ$/)).toBeVisible();
+});
+
+test('the light’s tap gets its fuse in one tap', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Lit'));
+  await open(page, placesOf(job).size, 'Main bilge pump');
+  await expect(page.getByText('The running light’s thin tap comes after')).toBeVisible();
+  await page.getByRole('button', { name: 'Give the tap a 1 A fuse' }).click();
+  await expect(page.getByText('The running light’s thin tap comes after')).toHaveCount(0);
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.panel?.tapFuseA).toBe(1);
 });

@@ -85,3 +85,94 @@ test('a stale save shows both ways out and loses neither copy', async ({ page, r
     .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM)
     .toBe(4.4);
 });
+
+test('two tabs that changed different things are saved together, and what both changed is asked for', async ({
+  page,
+  context,
+  request,
+  expected,
+}) => {
+  expected.push(/412/);
+  const job = await addBoat(request, demoBoat('pinnock', 'Two tabs'));
+  const other = await context.newPage();
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await other.route('**/api/boats/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  expected.push(/ERR_FAILED|Failed to load resource/);
+  await open(other, placesOf(job).survey, 'Bilge pump');
+  await page.getByLabel('Source to panel, one way, in m').fill('4.4');
+  await page.getByLabel('Pump amperes, in A').fill('3');
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.pump.currentA).toBe(3);
+  await page.close();
+  await other.getByLabel('Panel to bilge, one way, in m').fill('7.7');
+  await other.getByLabel('Pump amperes, in A').fill('4');
+  await other.unroute('**/api/boats/*');
+  await expect(other.getByText('Changed on both sides')).toBeVisible({ timeout: 15_000 });
+  await other.getByRole('radio', { name: 'Other: 3\u00a0A' }).click();
+  await other.getByRole('button', { name: 'Save both together' }).click();
+  await expect
+    .poll(async () => {
+      const [circuit] = (await storedBoat(request, job.boat.id)).job.circuits;
+      return [circuit?.legs.sourceToPanel.lengthM, circuit?.legs.panelToBilge.lengthM, circuit?.pump.currentA];
+    })
+    .toEqual([4.4, 7.7, 3]);
+});
+
+test('a version is looked at, restored, and the restoring undone', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Versions'));
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await page.getByLabel('Source to panel, one way, in m').fill('9');
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).version).toBe(2);
+  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByRole('button', { name: 'Versions' }).click();
+  await page.getByRole('button', { name: /^Version 1,/ }).click();
+  await expect(page.getByText('1.2\u00a0m → 9\u00a0m')).toBeVisible();
+  await page.getByRole('button', { name: 'Restore version 1' }).click();
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect
+    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM)
+    .toBe(9);
+});
+
+test('a figure that looks like another unit is spoken of, and a class of pump is marked as typical', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Doubted'));
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await page.getByLabel('Open flow, in L/h').fill('500');
+  await expect(page.getByText('Does the label say gallons? Then it is 1893 L/h.')).toBeVisible();
+  await page.getByLabel('Pump amperes, in A').fill('');
+  await page.getByRole('radio', { name: 'Small, 1900 L/h' }).click();
+  await expect(page.getByText(/Figures typical of the class/)).toBeVisible();
+  await expect(page.getByLabel('Open flow, in L/h')).toHaveValue('1900');
+  await page.getByRole('button', { name: 'These are the label’s figures now' }).click();
+  await expect(page.getByText(/Figures typical of the class/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(page.getByText(/Figures typical of the class/)).toBeVisible();
+});
+
+test('a leg gets a further piece in other surroundings, which can be removed and had back', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Pieces'));
+  const pieces = async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.panelToBilge.further;
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await page
+    .getByRole('button', { name: /^More of this cable/ })
+    .nth(1)
+    .click();
+  await page.getByRole('button', { name: 'Add a piece in other surroundings' }).click();
+  await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
+  await page
+    .getByRole('button', { name: /^More of this cable/ })
+    .nth(1)
+    .click();
+  await page.getByRole('button', { name: 'Remove piece 2' }).click();
+  await expect.poll(pieces).toBeUndefined();
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
+});

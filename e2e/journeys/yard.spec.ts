@@ -44,7 +44,7 @@ test('a circuit is removed, and comes back by undo', async ({ page, request }) =
   const job = await addBoat(request, demoBoat('low-samphire', 'Halved'));
   await open(page, placesOf(job).boat, 'Halved');
   await page.getByRole('button', { name: 'Remove circuit Engine well, backup' }).click();
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.length).toBe(1);
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.length).toBe(2);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
 });
@@ -61,4 +61,68 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await open(page, '/harbour', 'Nothing here');
   await page.getByRole('button', { name: 'To the yard' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Yard' })).toBeVisible();
+});
+
+test('the yard is searched, ordered and cleared of boats put away', async ({ page, request }, { project }) => {
+  const mark = `zz${project.name}`;
+  await addBoat(request, demoBoat('alder-wren', `Worse ${mark}`));
+  const fine = demoBoat('alder-wren', `Better ${mark}`);
+  const [circuit] = fine.circuits;
+  if (!circuit) throw new Error('no circuit');
+  const { choices: _choices, panel: _panel, ...rest } = circuit;
+  await addBoat(request, { ...fine, circuits: [rest] });
+  await open(page, '/', 'Yard');
+  await page.getByLabel('Search the yard').fill(mark);
+  const boats = page.getByRole('link', { name: new RegExp(`^Boat .*${mark}`) });
+  await expect(boats).toHaveCount(2);
+  await expect(boats.first()).toHaveAccessibleName(`Boat Worse ${mark}`);
+  await page.getByRole('radio', { name: 'By name' }).click();
+  await expect(boats.first()).toHaveAccessibleName(`Boat Better ${mark}`);
+
+  await boats.first().click();
+  await page.getByRole('button', { name: 'Put this boat away' }).click();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByLabel('Search the yard').fill(mark);
+  await expect(boats).toHaveCount(1);
+  await page.getByRole('radio', { name: /^Put away/ }).click();
+  await expect(boats.first()).toHaveAccessibleName(`Boat Better ${mark}`);
+  await page.getByLabel('Search the yard').fill('no such boat');
+  await expect(page.getByText('No boat like that')).toBeVisible();
+});
+
+test('a boat and a circuit are duplicated, and the copies go by undo', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Twinned'));
+  await open(page, placesOf(job).boat, 'Twinned');
+  await page.getByRole('button', { name: 'Duplicate circuit Bilge pump' }).click();
+  await expect
+    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.map(({ name }) => name))
+    .toEqual(['Bilge pump', 'Bilge pump, copy']);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
+  await page.getByRole('button', { name: 'Duplicate this boat' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Twinned, copy' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Twinned', exact: true })).toBeVisible();
+});
+
+test('settings change what new circuits begin with, and the size of text', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Set'));
+  await open(page, '/settings', 'Settings');
+  const heading = page.getByRole('heading', { level: 1 });
+  const before = await heading.evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
+  await page.getByRole('radio', { name: 'Largest' }).click();
+  expect(await heading.evaluate((element) => parseFloat(getComputedStyle(element).fontSize))).toBeCloseTo(
+    before * 1.3,
+    1,
+  );
+  await page.getByRole('radio', { name: 'mm²' }).click();
+  await page.getByRole('radio', { name: '10\u00a0%' }).click();
+  await page.getByRole('radio', { name: 'ISO 13297' }).click();
+  await open(page, placesOf(job).boat, 'Set');
+  await page.getByRole('button', { name: 'Add a circuit' }).click();
+  await page.getByLabel('Name of the circuit').fill('New one');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect
+    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[1]?.choices)
+    .toEqual({ family: 'metric', rules: 'iso', dropSchool: 'general' });
 });
