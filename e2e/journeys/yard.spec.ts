@@ -72,7 +72,7 @@ test('the yard is searched, ordered and cleared of boats put away', async ({ pag
   const { choices: _choices, panel: _panel, ...rest } = circuit;
   await addBoat(request, { ...fine, circuits: [rest] });
   await open(page, '/', 'Yard');
-  await page.getByLabel('Search the yard').fill(mark);
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill(mark);
   const boats = page.getByRole('link', { name: new RegExp(`^Boat .*${mark}`) });
   await expect(boats).toHaveCount(2);
   await expect(boats.first()).toHaveAccessibleName(`Boat Worse ${mark}`);
@@ -82,11 +82,11 @@ test('the yard is searched, ordered and cleared of boats put away', async ({ pag
   await boats.first().click();
   await page.getByRole('button', { name: 'Put this boat away' }).click();
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await page.getByLabel('Search the yard').fill(mark);
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill(mark);
   await expect(boats).toHaveCount(1);
   await page.getByRole('radio', { name: /^Put away/ }).click();
   await expect(boats.first()).toHaveAccessibleName(`Boat Better ${mark}`);
-  await page.getByLabel('Search the yard').fill('no such boat');
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill('no such boat');
   await expect(page.getByText('No boat like that')).toBeVisible();
 });
 

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
-import { Searchbar } from 'react-native-paper';
 import { ChoiceRow } from '../../ui/ChoiceRow';
-import { fonts, usePalette } from '../../ui/theme';
+import { SearchField } from '../../ui/SearchField';
 import type { Finding } from './find';
 
 /** Searching the yard and ordering it. */
@@ -15,18 +14,13 @@ export function FindBar({
   /** How many boats are put away. */
   readonly put: number;
 }) {
-  const palette = usePalette();
   return (
     <View style={{ gap: 8 }}>
-      <Searchbar
-        value={finding.text}
-        onChangeText={(text) => onFinding({ ...finding, text })}
-        placeholder="Boat, owner, berth, circuit"
-        accessibilityLabel="Search the yard"
-        searchAccessibilityLabel="Search"
-        clearAccessibilityLabel="Clear the search"
-        inputStyle={{ fontFamily: fonts.regular, fontSize: 17, minHeight: 48 }}
-        style={{ backgroundColor: palette.surface, borderWidth: 1, borderColor: palette.line }}
+      <SearchField
+        label="Search the yard"
+        hint="Boat, owner, berth, circuit"
+        text={finding.text}
+        onText={(text) => onFinding({ ...finding, text })}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <ChoiceRow
