@@ -35,6 +35,10 @@ const shots: readonly Shot[] = [
   { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, dark: true },
   { name: 'size-wide', path: `${alderPump}/size`, size: wide },
   { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, dark: true },
+  { name: 'shared-feed-wide', path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`, size: wide },
+  { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone },
+  { name: 'reference-phone-dark', path: '/reference', size: phone, dark: true },
+  { name: 'settings-phone', path: '/settings', size: phone },
 ];
 
 /** One current picture of each main view, from the demo data. */

@@ -110,7 +110,7 @@ function WirePath({
 }) {
   const d = wirePath(wire.points, wire.hops);
   const line = { d, fill: 'none' as const, strokeLinejoin: 'round' as const };
-  const width = wire.words.length > 0 ? 5 : 3;
+  const width = wire.words.length > 0 && !wire.thin ? 5 : 3;
   return (
     <G>
       {chosen ? <Path {...line} stroke={palette.accent} strokeWidth={width + 9} strokeOpacity={0.45} /> : null}

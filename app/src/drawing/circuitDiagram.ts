@@ -25,6 +25,7 @@ export function circuitDiagram(assessed: AssessedCircuit, battery: Battery, unit
         from: planned.from,
         to: planned.to,
         colour: planned.colour,
+        thin: planned.duty === 'light',
         words: conductorWords(planned, facts.get(planned.id), assessed, units),
       })),
       ...plan.existing.map((link) => ({ ...link, colour: leadColour(plan, link.to.part, link.from.part), words: [] })),
@@ -73,7 +74,8 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
       return [`${ratingA}\u00a0A`, own ? protectionFamilies[kind].name : name.toLowerCase()];
     }
     case 'shared-load':
-      return [clipped(name), formatAmps(part.motor.labelA)];
+      // Its name is as long as its owner likes and stands where touched; here there is room for a word.
+      return ['shared', formatAmps(part.motor.labelA)];
     case 'lamp':
       return [part.lamp === 'led' ? 'LED' : 'Lamp', 'running'];
     case 'pump': {

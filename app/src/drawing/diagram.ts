@@ -22,6 +22,8 @@ export interface DiagramWire {
   readonly from: { readonly part: string; readonly terminal: string };
   readonly to: { readonly part: string; readonly terminal: string };
   readonly colour: ConductorColour;
+  /** True where it carries a light and not the pump. */
+  readonly thin?: boolean;
   /** Lines beside the conductor; none for a lead that belongs to a part. */
   readonly words: readonly string[];
 }

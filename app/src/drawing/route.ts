@@ -10,7 +10,7 @@ const steps: readonly (readonly [Direction, number, number])[] = [
 ];
 const opposite: Readonly<Record<Direction, Direction>> = { up: 'down', down: 'up', left: 'right', right: 'left' };
 
-const COST = { step: 1, bend: 5, cross: 12, beside: 6, words: 8 };
+const COST = { step: 1, bend: 5, cross: 12, beside: 6, words: 8, sideways: 3 };
 const BLOCKED = Infinity;
 
 /** A field of grid cells with what stands in them, in which conductors find their way. */
@@ -61,8 +61,10 @@ export class RoutingField {
     const queue = new BucketQueue();
     steps.forEach(([direction], index) => {
       if (from.leaves === 'any' || from.leaves === direction) {
-        costs[start * 4 + index] = 0;
-        queue.push(start * 4 + index, 0);
+        // From a post that may be left any way, a conductor goes on down its lane where that is as good.
+        const cost = from.leaves === 'any' && index >= 2 ? COST.sideways : 0;
+        costs[start * 4 + index] = cost;
+        queue.push(start * 4 + index, cost);
       }
     });
     for (let state = queue.pop(); state !== undefined; state = queue.pop()) {

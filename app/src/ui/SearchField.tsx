@@ -18,7 +18,6 @@ export function SearchField({
   const palette = usePalette();
   return (
     <View
-      role="search"
       style={{
         flexDirection: 'row',
         alignItems: 'center',

@@ -91,7 +91,7 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
             style={{
               flexDirection: 'row',
               alignItems: 'center',
-              gap: 10,
+              gap: 18,
               paddingHorizontal: 12,
               borderRadius: 10,
               backgroundColor: look.key === station ? palette.accentSoft : palette.surface,
