@@ -1,7 +1,7 @@
 import type { NetConductor, Netlist, TerminalRef } from './netlist';
 
 /** Numbers the terminals of a netlist, and the inner nodes of its parts, in the order in which they are met. */
-export class TerminalNumbers {
+class TerminalNumbers {
   private readonly byPart = new Map<string, Map<string, number>>();
   private counted = 0;
 

@@ -4,7 +4,7 @@ import { Pressable, TextInput, View } from 'react-native';
 import { Icon } from '../../ui/Icon';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import type { NumberFieldProps } from './NumberField';
+import type { NumberFieldProps } from './numberFieldProps';
 
 /** A field's label, its standing, and what is to be said under it. */
 export function FieldFrame({

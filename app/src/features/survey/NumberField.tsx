@@ -11,28 +11,12 @@ import { useEffect, useState } from 'react';
 import { Controller, useFormContext } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
-import type { JobPath } from '../../data/jobPath';
 import { PressRow } from '../../ui/PressRow';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { useDoubt, useField, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
-
-export interface NumberFieldProps {
-  readonly path: JobPath;
-  readonly label: string;
-  readonly quantity: QuantityKey;
-  /** What − and + change, in the unit shown. */
-  readonly step: Readonly<Record<UnitSystem, number>>;
-  /** Assumed while nothing is entered, base unit; left out where nothing can be assumed. */
-  readonly assumed?: number;
-  /** True where the circuit cannot be sized without it. */
-  readonly needed?: boolean;
-  /** What to measure, where, with what. */
-  readonly guide?: string;
-  /** Common values at one touch, in the unit of each system. */
-  readonly picks?: Readonly<Record<UnitSystem, readonly number[]>>;
-}
+import type { NumberFieldProps } from './numberFieldProps';
 
 /** A number with its unit, steppers, its default shown as one, and its message in place. */
 export function NumberField(props: NumberFieldProps) {
