@@ -49,12 +49,25 @@ test('a circuit is removed, and comes back by undo', async ({ page, request }) =
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
 });
 
-test('hostile names are shown as the text they are', async ({ page, request }) => {
+test('hostile names are shown as the text they are, on every screen', async ({ page, request }) => {
   const name = '<img src=x onerror=alert(1)> "\u202Etfarc" 😀';
-  const job = await addBoat(request, demoBoat('pinnock', name));
-  await open(page, placesOf(job).boat, name);
+  const plain = demoBoat('low-samphire', name);
+  const job = await addBoat(request, {
+    ...plain,
+    boat: { ...plain.boat, owner: name, berth: name, craft: name, note: name },
+    batteries: plain.batteries.map((battery) => ({ ...battery, name })),
+    circuits: plain.circuits.map((circuit) => ({ ...circuit, name, note: name })),
+  });
+  page.on('dialog', () => {
+    throw new Error('A name was run as a script.');
+  });
+  const places = placesOf(job);
+  for (const address of [places.boat, places.survey, places.size, places.drawing]) await open(page, address, name);
+  await open(page, `${places.boat}/versions`, 'Versions');
+  await expect(page.getByText(name).first()).toBeVisible();
   await open(page, '/', 'Yard');
   await expect(page.getByText(name).first()).toBeVisible();
+  expect(await page.locator('img[src="x"]').count()).toBe(0);
 });
 
 test('an address that leads nowhere says so', async ({ page }) => {

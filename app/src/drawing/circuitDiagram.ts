@@ -105,8 +105,9 @@ function clipped(name: string): string {
 
 function cablesOf(plan: Plan, assessed: AssessedCircuit, units: UnitSystem): DiagramCable[] {
   return schemes[assessed.circuit.scheme].legs.map((leg) => {
-    const { lengthM } = assessed.circuit.legs[leg.key];
-    const wires = plan.conductors.filter((conductor) => conductor.leg === leg.key).map((conductor) => conductor.id);
+    const conductors = plan.conductors.filter((conductor) => conductor.leg === leg.key);
+    const wires = conductors.map((conductor) => conductor.id);
+    const lengthM = assessed.status === 'sized' ? conductors[0]?.lengthM : assessed.circuit.legs[leg.key].lengthM;
     const cores = wires.length === 1 ? '1 core' : `${wires.length}-core cable`;
     return {
       wires,

@@ -4,9 +4,10 @@ import alderWren from '../../../examples/alder-wren.json';
 import lowSamphire from '../../../examples/low-samphire.json';
 import pinnock from '../../../examples/pinnock.json';
 import { circuitDiagram } from './circuitDiagram';
-import type { Drawing } from './diagram';
+import { WORD_SIZE, type Drawing } from './diagram';
 import { aroundSegment, overlaps, segments } from './geometry';
 import { LEAST_WIDTH, layoutDiagram } from './layout';
+import { textWidth } from './textWidth';
 
 function jobFrom(data: unknown): Job {
   const read = readJob(data);
@@ -96,6 +97,18 @@ describe.each(cases.map((one) => [one.name, one] as const))('the drawing of %s',
       for (const [a, b] of segments(points)) {
         for (const box of labels) expect(overlaps(box, aroundSegment(a, b, 2))).toBe(false);
       }
+    }
+  });
+
+  it('writes on no conductor what is written on a cable', () => {
+    for (const { words, wordsAt } of drawing.cables) {
+      if (!wordsAt) continue;
+      const wide = textWidth(words, WORD_SIZE);
+      const box = { x: wordsAt.x - wide / 2, y: wordsAt.y - 7, width: wide, height: 14 };
+      for (const { points } of drawing.wires) {
+        for (const [a, b] of segments(points)) expect(overlaps(box, aroundSegment(a, b, 2))).toBe(false);
+      }
+      for (const other of labels) expect(overlaps(box, other)).toBe(false);
     }
   });
 

@@ -97,14 +97,24 @@ function placeCables(
       const xs = wires.flatMap((id) => crossingsAt(lines.get(id) ?? [], y));
       return xs.length === 0 ? [] : [{ xs, words, box: sleeveAround(xs, y) }];
     });
-    const taken = sleeves.map(({ box }) => box);
+    const crossing = [...lines.values()].flatMap((line) => crossingsAt(line, y));
+    const taken = [
+      ...sleeves.map(({ box }) => box),
+      ...crossing.map((x) => ({ x: x - 5, y: y - 11, width: 10, height: 22 })),
+    ];
     return sleeves.map(({ xs, words, box }) => {
-      const wordsAt = middleOfWidestGap(xs, words, y) ?? besideSleeve(box, words, taken, placement.width);
+      const wordsAt =
+        middleOfWidestGap(crossing.filter(within(xs)), words, y) ?? besideSleeve(box, words, taken, placement.width);
       if (wordsAt)
         taken.push({ ...box, x: wordsAt.x - textWidth(words, WORD_SIZE) / 2, width: textWidth(words, WORD_SIZE) });
       return { box, words, wordsAt };
     });
   });
+}
+
+/** Picks what lies between the outermost of the given places. */
+function within(xs: readonly number[]) {
+  return (x: number) => x >= Math.min(...xs) && x <= Math.max(...xs);
 }
 
 function sleeveAround(xs: readonly number[], y: number): Box {

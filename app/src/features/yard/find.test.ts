@@ -1,0 +1,38 @@
+import { boatWith } from '../../testing/page.fixture';
+import type { Draft } from '../../data/draft';
+import { newDraft } from '../../data/draft';
+import { foundIn, type Finding } from './find';
+
+const draft = (name: string, change: Parameters<typeof boatWith>[0] = {}, boat: object = {}): Draft => {
+  const job = boatWith(change);
+  return newDraft({
+    ...job,
+    boat: { ...job.boat, id: `6d1f0f6e-0d5c-4a55-9a0e-${name.padEnd(12, '0').slice(0, 12)}`, name, ...boat },
+  });
+};
+
+const worst = draft('cormorant', { choices: { protection: { ratingA: 40 } } });
+const open = draft('bittern', { pump: {} }, { owner: 'Quillan Reach Ferry Trust' });
+const good = draft('auk', {}, { berth: 'Staithe 4' });
+const away = draft('dunlin', {}, { archived: true });
+const yard = [good, open, worst, away];
+const names = (finding: Partial<Finding>) =>
+  foundIn(yard, { text: '', order: 'name', archived: false, ...finding }).map(({ job }) => job.boat.name);
+
+describe('the yard', () => {
+  it('is in order of names, or with the worst first', () => {
+    expect(names({})).toEqual(['auk', 'bittern', 'cormorant']);
+    expect(names({ order: 'worst' })[0]).toBe('cormorant');
+  });
+
+  it('is searched by every word, in any of name, owner, berth and circuit', () => {
+    expect(names({ text: 'ferry trust' })).toEqual(['bittern']);
+    expect(names({ text: 'STAITHE' })).toEqual(['auk']);
+    expect(names({ text: 'main' })).toHaveLength(3);
+    expect(names({ text: 'ferry staithe' })).toEqual([]);
+  });
+
+  it('keeps apart what was put away', () => {
+    expect(names({ archived: true })).toEqual(['dunlin']);
+  });
+});

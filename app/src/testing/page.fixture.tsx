@@ -1,0 +1,133 @@
+import { newCircuit, newJob, type Circuit, type Job } from '@harbor-latch/core/job/index';
+import { act, useSyncExternalStore, type ReactElement, type ReactNode } from 'react';
+import { createRoot, type Root } from 'react-dom/client';
+import { PaperProvider } from 'react-native-paper';
+import type { StoredBoat } from '../data/api';
+import { DraftsContext } from '../data/boats';
+import type { Draft } from '../data/draft';
+import { DraftStore } from '../data/DraftStore';
+import { SettingsContext, type Settings } from '../data/settings';
+import { lightTheme } from '../ui/theme';
+
+// React’s test rendering is told that it is one.
+Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
+
+export const boatId = '6d1f0f6e-0d5c-4a55-9a0e-000000000000';
+
+/** A boat with one surveyed circuit. */
+export function boatWith(change: Partial<Circuit> = {}): Job {
+  const circuit: Circuit = {
+    ...newCircuit('main', 'Main', 'three-way-float', 'house'),
+    legs: { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } },
+    pump: { currentA: 5 },
+    ...change,
+  };
+  return { ...newJob({ boatId, batteryId: 'house' }, 'Tern'), circuits: [circuit] };
+}
+
+/** A store on a device of its own whose server takes every save. */
+export function storeWith(job: Job): DraftStore {
+  const kept = new Map<string, string>();
+  const stored = (of: Job, version: number): StoredBoat => ({
+    id: boatId,
+    version,
+    savedAt: '2026-01-01T10:00:00Z',
+    job: of,
+  });
+  const store = new DraftStore({
+    storage: {
+      getItem: (key) => kept.get(key) ?? null,
+      setItem: (key, text) => void kept.set(key, text),
+      removeItem: (key) => void kept.delete(key),
+      key: () => null,
+      length: 0,
+    },
+    put: async (sent, basedOn) => stored(sent, (basedOn ?? 0) + 1),
+    remove: async () => undefined,
+    onStored: () => undefined,
+  });
+  store.open(stored(job, 1));
+  return store;
+}
+
+const settings: Settings = {
+  units: 'metric',
+  theme: 'light',
+  family: 'awg',
+  rules: 'us',
+  dropSchool: 'critical',
+  textSize: 'usual',
+};
+
+/** Something shown in the browser's document, with what a person can do to it. */
+export class Page {
+  private readonly host = document.body.appendChild(document.createElement('div'));
+  private readonly root: Root = createRoot(this.host);
+
+  constructor(readonly store: DraftStore) {}
+
+  show(content: (draft: Draft) => ReactNode, part: Partial<Settings> = {}): this {
+    act(() =>
+      this.root.render(
+        <SettingsContext.Provider value={{ settings: { ...settings, ...part }, change: () => undefined }}>
+          <DraftsContext.Provider value={this.store}>
+            <PaperProvider theme={lightTheme} settings={{ icon: () => null }}>
+              <Live store={this.store} content={content} />
+            </PaperProvider>
+          </DraftsContext.Provider>
+        </SettingsContext.Provider>,
+      ),
+    );
+    return this;
+  }
+
+  get text(): string {
+    return this.host.textContent ?? '';
+  }
+
+  get job(): Job {
+    const draft = this.store.all().get(boatId);
+    if (!draft) throw new Error('The boat is gone.');
+    return draft.job;
+  }
+
+  labelled(label: string): HTMLElement {
+    const found = this.host.querySelector<HTMLElement>(`[aria-label="${label}"]`);
+    if (!found) throw new Error(`Nothing is labelled "${label}".`);
+    return found;
+  }
+
+  has(label: string): boolean {
+    return this.host.querySelector(`[aria-label="${label}"]`) !== null;
+  }
+
+  async press(label: string): Promise<void> {
+    await act(async () => this.labelled(label).click());
+  }
+
+  async fill(label: string, text: string): Promise<void> {
+    const input = this.labelled(label);
+    if (!(input instanceof HTMLInputElement)) throw new Error(`"${label}" is no field.`);
+    const { set } = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value') ?? {};
+    await act(async () => {
+      set?.call(input, text);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+    });
+  }
+
+  close(): void {
+    act(() => this.root.unmount());
+    this.host.remove();
+  }
+}
+
+function Live({
+  store,
+  content,
+}: {
+  readonly store: DraftStore;
+  readonly content: (draft: Draft) => ReactNode;
+}): ReactElement | null {
+  const draft = useSyncExternalStore(store.subscribe, store.all).get(boatId);
+  return draft ? <>{content(draft)}</> : null;
+}
