@@ -4,7 +4,7 @@ import { boatWith, Page, storeWith } from '../../testing/page.fixture';
 import { SizeStation } from './SizeStation';
 
 let page: Page;
-const changed = jest.fn<void, [Circuit, string]>();
+const changed = jest.fn<undefined, [Circuit, string]>();
 const surveyed = jest.fn();
 afterEach(() => {
   page.close();
