@@ -64,9 +64,9 @@ test('hostile names are shown as the text they are, on every screen', async ({ p
   const places = placesOf(job);
   for (const address of [places.boat, places.survey, places.size, places.drawing]) await open(page, address, name);
   await open(page, `${places.boat}/versions`, 'Versions');
-  await expect(page.getByText(name).first()).toBeVisible();
+  await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
   await open(page, '/', 'Yard');
-  await expect(page.getByText(name).first()).toBeVisible();
+  await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
   expect(await page.locator('img[src="x"]').count()).toBe(0);
 });
 
