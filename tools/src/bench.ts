@@ -58,7 +58,7 @@ async function main(): Promise<void> {
   needProgram(chromiumProgram);
   await buildAll();
   const { assess, solveMs } = coreFigures();
-  const assessMs = Math.max(...assess.map(({ ms }) => ms));
+  const assessMs = Math.max(...assess.filter(({ circuitsAssessed }) => circuitsAssessed === 1).map(({ ms }) => ms));
   const begun = performance.now();
   const { timeToServeMs, screen } = await withThrowawayServer(async ({ address }) => ({
     timeToServeMs: performance.now() - begun,

@@ -34,6 +34,8 @@ export function ChoiceRow<T extends string>({
             onPress={() => onChoose(choice.value)}
             style={{
               justifyContent: 'center',
+              maxWidth: '100%',
+              paddingVertical: 6,
               paddingHorizontal: 16,
               borderRadius: 10,
               borderWidth: taken ? 2 : 1,
