@@ -9,6 +9,7 @@ export interface CoreFigures {
   readonly assess: readonly {
     readonly boat: string;
     readonly circuit: string;
+    readonly circuitsAssessed: number;
     readonly ms: number;
     readonly withFixesMs: number;
   }[];
