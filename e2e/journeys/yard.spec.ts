@@ -139,3 +139,19 @@ test('settings change what new circuits begin with, and the size of text', async
     .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[1]?.choices)
     .toEqual({ family: 'metric', rules: 'iso', dropSchool: 'general' });
 });
+
+test('putting a boat away, and removing a battery, come back by undo', async ({ page, request }) => {
+  const plain = demoBoat('pinnock', 'Undone');
+  const job = await addBoat(request, { ...plain, batteries: [...plain.batteries, { id: 'spare', name: 'Spare' }] });
+  const stored = async () => (await storedBoat(request, job.boat.id)).job;
+  await open(page, placesOf(job).boat, 'Undone');
+  await page.getByRole('button', { name: 'Put this boat away' }).click();
+  await expect.poll(async () => (await stored()).boat.archived).toBe(true);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(stored).toEqual(job);
+  await page.getByRole('button', { name: /^Spare:/ }).click();
+  await page.getByRole('button', { name: 'Remove this battery' }).click();
+  await expect.poll(async () => (await stored()).batteries.length).toBe(1);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(stored).toEqual(job);
+});
