@@ -24,6 +24,9 @@ const translated = [
   'react-native-paper',
   '@react-native-vector-icons/.*',
   '@harbor-latch/.*',
+  'd3-.*',
+  'internmap',
+  'comlink',
 ];
 
 module.exports = {

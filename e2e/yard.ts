@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { readJobText, type Circuit, type Job } from '@harbor-latch/core/job/index';
+import { readJobText } from '@harbor-latch/core/file/index';
+import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { test as base, expect, type APIRequestContext, type BrowserContext, type Page } from '@playwright/test';
 
 /** A demo boat of the repository, under an id of its own. */
@@ -14,7 +15,14 @@ export function demoBoat(file: string, name: string): Job {
 export function placesOf(job: Job) {
   const boat = `/boat/${job.boat.id}`;
   const circuit = `${boat}/${firstCircuit(job).id}`;
-  return { boat, survey: `${circuit}/survey`, size: `${circuit}/size`, drawing: `${circuit}/drawing` };
+  return {
+    boat,
+    survey: `${circuit}/survey`,
+    size: `${circuit}/size`,
+    float: `${circuit}/float`,
+    bench: `${circuit}/bench`,
+    drawing: `${circuit}/drawing`,
+  };
 }
 
 export function firstCircuit(job: Job): Circuit {

@@ -66,8 +66,74 @@ describe('the headless command', () => {
   });
 
   it('says which verbs there are when none fits', () => {
-    expect(refusal('asess', 'examples/pinnock.json').message).toContain('Verbs: assess FILE, schema.');
+    expect(refusal('asess', 'examples/pinnock.json').message).toContain('Verbs: assess FILE, solve FILE,');
     expect(refusal('assess')).toMatchObject({ code: 'usage' });
+  });
+});
+
+describe('a circuit on the bench', () => {
+  const alder = ['examples/alder-wren.json', '--circuit', 'a1de0000-3e4e-4c1a-9b0a-0000000000c1'] as const;
+
+  it('is solved in the setting asked for: volts by node, amperes and words by part', () => {
+    const { status, stdout, stderr } = latch('solve', ...alder, '--switch', 'auto', '--float', 'all=up');
+    expect([status, stderr]).toEqual([0, '']);
+    const solved = JSON.parse(stdout) as {
+      nodes: Record<string, number>;
+      currents: Record<string, number>;
+      states: Record<string, string>;
+      terminals: Record<string, string>;
+    };
+    expect(Object.keys(solved.nodes).every((name) => /^[a-z0-9_]+$/.test(name))).toBe(true);
+    expect(solved.states).toMatchObject({ pump: 'running', light: 'lit', float: 'up', switch: 'auto' });
+    expect(solved.currents['auto']).toBeCloseTo(solved.currents['float'] ?? NaN, 6);
+    const pumpV = (solved.nodes[solved.terminals['pump.plus'] ?? ''] ?? 0) - (solved.nodes['pump_minus'] ?? 0);
+    expect(pumpV).toBeGreaterThan(11);
+    expect(solved.terminals['battery.minus']).toBe('0');
+  });
+
+  it('is written as a SPICE deck with the same nodes', () => {
+    const { status, stdout } = latch('spice', ...alder, '--switch', 'manual', '--fault', 'corroded=3@manual');
+    expect(status).toBe(0);
+    const { nodes } = JSON.parse(latch('solve', ...alder, '--switch', 'manual').stdout) as { nodes: object };
+    const named = new Set(
+      stdout
+        .split('\n')
+        .filter((line) => /^r(?!leak)/.test(line))
+        .flatMap((line) => line.split(' ').slice(1, 3)),
+    );
+    named.delete('0');
+    for (const node of named) expect(Object.keys(nodes)).toContain(node);
+    expect(stdout).toContain('.op');
+  });
+
+  it.each([
+    ['no-such-circuit', ['--circuit', 'none'], 'There are: a1de0000'],
+    ['no-such-position', ['--switch', 'left'], 'It has: off, manual, auto.'],
+    ['no-such-part', ['--float', 'bow=up'], 'Floats: float, or all.'],
+    ['usage', ['--float', 'all'], 'Write --float ID=up'],
+    ['usage', ['--fault', 'rust@pump'], 'with one of: open, corroded'],
+    ['fault-does-not-fit', ['--fault', 'stuck-up@relay'], 'It can be: float.'],
+    ['fault-does-not-fit', ['--fault', 'corroded=9000@manual'], 'outside 0.2 to 200'],
+  ])('refuses %s: %j', (code, options, words) => {
+    const error = refusal('solve', ...alder, ...options);
+    expect(error.code).toBe(code);
+    expect(error.message).toContain(words);
+  });
+
+  it('refuses a conductor that ends nowhere, and posts of the same name, naming both', () => {
+    const text = latchExample();
+    const stray = fileOf(
+      'stray.json',
+      text.replace('"pump": {', '"rewired": {"moved": {"auto": {"to": "bilge.in"}}}, "pump": {'),
+    );
+    const [, ...circuit] = alder;
+    expect(refusal('solve', stray, ...circuit)).toMatchObject({ code: 'conductor-to-nowhere' });
+    expect(refusal('solve', stray, ...circuit).message).toContain('there is no part “bilge”');
+    const posts = fileOf(
+      'posts.json',
+      text.replace('"panel": {', '"panel": {"posts": {"switch.auto": "3", "switch.manual": "3"},'),
+    );
+    expect(refusal('assess', posts).message).toContain('both switch.auto and switch.manual');
   });
 });
 
@@ -75,3 +141,63 @@ function latchExample(): string {
   const { stdout } = spawnSync('cat', [join(root, 'examples/alder-wren.json')], { encoding: 'utf8' });
   return stdout;
 }
+
+describe('water', () => {
+  const water = (...options: readonly string[]) => {
+    const { status, stdout, stderr } = latch('water', 'examples/alder-wren.json', ...options);
+    expect([status, stderr]).toEqual([0, '']);
+    return JSON.parse(stdout) as {
+      operatingPoints: { supplyV: number; flowLPerH: number; headM: number }[];
+      windows: { float: string; minM: number; maxM: number; lowBound: { rule: string; pose: string } }[];
+      runs: { ingress: string; pose: string; verdicts: string[]; massErrorL: number; timeToLimitS: object }[];
+    };
+  };
+
+  it('gives the pump at three supplies, the window with what bounds it, and a run for each pose and way in', () => {
+    const { operatingPoints, windows, runs } = water();
+    expect(operatingPoints.map(({ supplyV }) => supplyV)).toEqual([12, 12.8, 13.6]);
+    expect(windows[0]).toMatchObject({ lowBound: { rule: 'prime', pose: 'under-way' }, highBound: { rule: 'limit' } });
+    expect(runs).toHaveLength(9);
+    expect(runs.find(({ ingress, pose }) => ingress === 'rain' && pose === 'under-way')?.verdicts).toContain(
+      'never-stops',
+    );
+    for (const { massErrorL } of runs) expect(Math.abs(massErrorL)).toBeLessThan(0.001);
+    expect(runs[0]?.timeToLimitS).toEqual({ none: null, primary: null, all: null });
+  });
+
+  it('takes one circuit and another length of run', () => {
+    const { runs } = water('--circuit', 'a1de0000-3e4e-4c1a-9b0a-0000000000c1', '--hours', '1');
+    expect(runs[0]).toMatchObject({ hours: 1 });
+  });
+
+  it('gives assess its flow and head', () => {
+    const { stdout } = latch('assess', 'examples/alder-wren.json');
+    const [circuit] = (JSON.parse(stdout) as { circuits: { flowLPerH: number; headM: number }[] }).circuits;
+    expect(circuit?.flowLPerH).toBeCloseTo(water('--hours', '1').operatingPoints[1]?.flowLPerH ?? NaN, 9);
+  });
+
+  it('refuses hours that are none and circuits that are not there', () => {
+    expect(refusal('water', 'examples/pinnock.json', '--hours', '-2')).toMatchObject({ code: 'bad-hours' });
+    expect(refusal('water', 'examples/pinnock.json', '--circuit', 'x')).toMatchObject({ code: 'no-such-circuit' });
+  });
+
+  it.each([
+    ['"boreM": 0.025', '"boreM": 0', '$.circuits[0].water.hose.boreM', 'bore'],
+    ['"foreM": 0.7', '"foreM": -0.9', '$.wells[0].foreM', 'has a length'],
+    ['"zM": 0.01', '"onM": 0.02, "offM": 0.03', '$.circuits[0].water.float.onM', 'switches on higher'],
+    ['"wellId": "engine"', '"wellId": "stern"', '$.circuits[0].water.wellId', 'No well has the id'],
+    ['"deadriseDeg": 12', '"deadriseDeg": 0', '$.wells[0].section.deadriseDeg', 'A flat floor is a box'],
+  ])('refuses %s made into %s with its path', (from, to, path, words) => {
+    expect(latchExample()).toContain(from);
+    const found = refusal('water', fileOf('wet.json', latchExample().replace(from, to)));
+    expect(found).toMatchObject({ code: 'invalid-job', path });
+    expect(found.message).toContain(words);
+  });
+
+  it('refuses a table whose areas do not grow with the height', () => {
+    const table =
+      '"section": {"kind": "table", "rows": [{"heightM": 0.1, "areaM2": 0.05}, {"heightM": 0.2, "areaM2": 0.05}]}';
+    const text = latchExample().replace(/"section": \{[^}]*\}/, table);
+    expect(refusal('water', fileOf('table.json', text))).toMatchObject({ path: '$.wells[0].section.rows[1].areaM2' });
+  });
+});

@@ -1,6 +1,8 @@
 import { readFile, stat } from 'node:fs/promises';
-import { assessReport, jobJsonSchema, MAX_JOB_BYTES, readJobText, type Job } from '@harbor-latch/core';
+import { assessReport, jobJsonSchema, waterReport, MAX_JOB_BYTES, readJobText, type Job } from '@harbor-latch/core';
+import { CircuitError, solveReport, spiceText } from '@harbor-latch/core/circuit/index';
 import { Command, CommanderError } from 'commander';
+import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
 
 /** Something the caller got wrong: printed as one JSON object on stderr, exit code 2. */
 class BadInput extends Error {
@@ -40,6 +42,33 @@ function program(): Command {
     .command('assess <file>')
     .description('every circuit: sizes, drop, pump volts, protection, findings')
     .action(async (file: string) => print(assessReport(await readJobFile(file))));
+  withBenchOptions(
+    latch.command('solve <file>').description('volts, amperes and states of a circuit in one setting'),
+  ).action(async (file: string, options: BenchOptions) => {
+    const { netlist, setting } = benchCase(await readJobFile(file), options);
+    print(solveReport(netlist, setting));
+  });
+  withBenchOptions(latch.command('spice <file>').description('the same setting as a SPICE netlist')).action(
+    async (file: string, options: BenchOptions) => {
+      const { netlist, setting, title } = benchCase(await readJobFile(file), options);
+      process.stdout.write(spiceText(netlist, setting, title));
+    },
+  );
+  latch
+    .command('water <file>')
+    .description('pump figures, float windows and runs in every pose with every ingress')
+    .option('--circuit <id>', 'id of the one circuit asked for')
+    .option('--hours <hours>', 'how long each run lasts', '24')
+    .action(async (file: string, options: { readonly circuit?: string; readonly hours: string }) => {
+      const job = await readJobFile(file);
+      const hours = Number(options.hours);
+      if (!(hours > 0 && hours <= MOST_HOURS))
+        throw new BadInput('bad-hours', `Hours must be a number above 0 and at most ${MOST_HOURS}.`, '$.hours');
+      const { circuit } = options;
+      if (circuit !== undefined && !job.circuits.some(({ id }) => id === circuit))
+        throw new BadInput('no-such-circuit', `No circuit has the id "${circuit}".`, '$.circuits');
+      print(waterReport(job, { hours, ...(circuit === undefined ? {} : { circuit }) }));
+    });
   latch
     .command('schema')
     .description('the JSON Schema of the job file')
@@ -47,12 +76,35 @@ function program(): Command {
   return latch;
 }
 
+/** A year. */
+const MOST_HOURS = 8784;
+
+const VERBS = 'assess FILE, solve FILE, spice FILE, water FILE, schema';
+
+const collect = (value: string, before: readonly string[]) => [...before, value];
+
+function withBenchOptions(command: Command): Command {
+  return command
+    .requiredOption('--circuit <id>', 'id of the circuit')
+    .option('--switch <position>', 'off, auto or manual', 'off')
+    .option('--float <id=position>', 'up or down; id may be all', collect, [])
+    .option(
+      '--fault <code@part>',
+      'a fault and where it sits; code=degree@part for a worse or milder one',
+      collect,
+      [],
+    );
+}
+
 function asBadInput(error: unknown): BadInput {
   if (error instanceof BadInput) return error;
   if (error instanceof CommanderError)
-    return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: assess FILE, schema.`, '$');
+    return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: ${VERBS}.`, '$');
+  if (error instanceof BenchAskError) return new BadInput(error.code, error.message, error.path);
+  if (error instanceof CircuitError)
+    return new BadInput(error.code, error.message, `$.parts[${JSON.stringify(error.about ?? '')}]`);
   const detail = error instanceof Error ? error.message : String(error);
-  return new BadInput('failed', `The job could not be assessed: ${detail}`, '$');
+  return new BadInput('failed', `The job could not be worked out: ${detail}`, '$');
 }
 
 async function main(): Promise<void> {

@@ -13,6 +13,8 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['boat', 'Axed', (job) => placesOf(job).boat],
   ['survey', 'Main bilge pump', (job) => placesOf(job).survey],
   ['size', 'Main bilge pump', (job) => placesOf(job).size],
+  ['float', 'Main bilge pump', (job) => placesOf(job).float],
+  ['bench', 'Main bilge pump', (job) => placesOf(job).bench],
   ['drawing', 'Main bilge pump', (job) => placesOf(job).drawing],
   ['settings', 'Settings', () => '/settings'],
   ['reference', 'Tables, rules and cautions', () => '/reference'],
@@ -32,6 +34,39 @@ for (const theme of ['light', 'dark'] as const) {
     }
   });
 }
+
+test('the bench with probes, faults, table and rewiring is accessible', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Axed tools'));
+  await open(page, placesOf(job).bench, 'Main bilge pump');
+  await page.getByRole('radio', { name: 'Auto', exact: true }).click();
+  await page.getByRole('radio', { name: 'High', exact: true }).click();
+  for (const tool of ['Try', 'Meter', 'Faults', 'Table', 'Rewire']) {
+    await page.getByRole('tab', { name: tool }).click();
+    expect([tool, await faults(page)]).toEqual([tool, []]);
+  }
+});
+
+test('the float station’s cycle, runs and hose are accessible', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Axed water'));
+  await open(page, placesOf(job).float, 'Main bilge pump');
+  for (const [tool, shown] of [
+    ['Cycle', page.getByRole('slider', { name: 'Time in the run' })],
+    ['Runs', page.getByText('Gland and a wet night').filter({ visible: true })],
+    ['Hose', page.getByText('Side by side')],
+  ] as const) {
+    await page.getByRole('tab', { name: tool }).click();
+    await expect(shown.first()).toBeVisible({ timeout: 40_000 });
+    expect([tool, await faults(page)]).toEqual([tool, []]);
+  }
+});
+
+test('wells, poses and ingress, opened, are accessible', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('low-samphire', 'Axed wells'));
+  await open(page, placesOf(job).boat, 'Axed wells');
+  for (const name of [/^Fish-room well/, /^Hauling to port/, /^Washing down/])
+    await page.getByRole('button', { name }).click();
+  expect(await faults(page)).toEqual([]);
+});
 
 test('every button and field of the survey is big enough for a wet thumb', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Thumbs'));

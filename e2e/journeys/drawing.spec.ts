@@ -22,7 +22,7 @@ for (const [file, title] of [
     if (!battery) throw new Error('no battery');
     await addBoat(request, { ...job, batteries: [{ ...battery, name: longest }, ...others] });
     await open(page, placesOf(job).drawing, title);
-    await expect(page.getByRole('radio', { name: /^Conductor feed/ })).toBeVisible();
+    await expect(page.getByRole('radio', { name: /^Conductor Feed/ })).toBeVisible();
     const texts = await drawnTexts(page);
     expect(texts.length).toBeGreaterThan(20);
     const overlapping = texts.flatMap((a, index) =>
@@ -42,7 +42,7 @@ for (const [file, title] of [
 test('a conductor touched in the drawing tells its figures', async ({ page, request }, { project }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Touched'));
   await open(page, placesOf(job).drawing, 'Main bilge pump');
-  const auto = page.getByRole('radio', { name: /^Conductor auto/ });
+  const auto = page.getByRole('radio', { name: /^Conductor Auto/ });
   await auto.locator('text').first().click();
   await expect(auto).toHaveAttribute('aria-checked', 'true');
   if (project.name === 'phone') {

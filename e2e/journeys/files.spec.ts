@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { writeJobText } from '@harbor-latch/core/job/index';
+import { writeJobText } from '@harbor-latch/core/file/index';
 import type { Page } from '@playwright/test';
 import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
 

@@ -78,12 +78,12 @@ test('a choice is judged, its fix says what it gives, is taken in one tap and ca
 test('another size is judged at once, and the working shows how it was reckoned', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('low-samphire', 'Chosen'));
   await open(page, placesOf(job).size, 'Engine well, primary');
-  await page.getByRole('button', { name: /^Manual positive, .*: open$/ }).click();
+  await page.getByRole('button', { name: /^Pump positive, .*: open$/ }).click();
   await page
-    .getByRole('radiogroup', { name: 'Size of the manual positive' })
+    .getByRole('radiogroup', { name: 'Size of the pump positive' })
     .getByRole('radio', { name: '18 AWG' })
     .click();
-  await expect(page.getByText('Manual positive: 18 AWG is below the least size')).toBeVisible();
+  await expect(page.getByText('Pump positive: 18 AWG is below the least size')).toBeVisible();
   await expect(page.getByText('chosen by you')).toBeVisible();
   await expect(page.getByText(/17\.241 mΩ·mm²\/m × 1\.1572 \(60 °C\) × 3 m ÷ 0\.823 mm²/)).toBeVisible();
   await page

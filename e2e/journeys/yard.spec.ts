@@ -7,7 +7,7 @@ test('the yard shows each boat, its circuits and the worst found in them', async
   const boat = page.getByRole('link', { name: `Boat ${name}` });
   await expect(boat.getByText('Stop', { exact: true })).toBeVisible();
   const primary = page.getByRole('link', { name: `Circuit Engine well, primary of ${name}` });
-  await expect(primary.getByText(/^Caution: The battery can deliver/)).toBeVisible();
+  await expect(primary.getByText(/^Stop: At no height does the water/)).toBeVisible();
   await primary.click();
   await expect(page).toHaveURL(new RegExp(`${placesOf(job).size}$`));
 });
@@ -44,7 +44,7 @@ test('a circuit is removed, and comes back by undo', async ({ page, request }) =
   const job = await addBoat(request, demoBoat('low-samphire', 'Halved'));
   await open(page, placesOf(job).boat, 'Halved');
   await page.getByRole('button', { name: 'Remove circuit Engine well, backup' }).click();
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.length).toBe(2);
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.length).toBe(3);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
 });
@@ -82,7 +82,7 @@ test('the yard is searched, ordered and cleared of boats put away', async ({ pag
   const fine = demoBoat('alder-wren', `Better ${mark}`);
   const [circuit] = fine.circuits;
   if (!circuit) throw new Error('no circuit');
-  const { choices: _choices, panel: _panel, ...rest } = circuit;
+  const { choices: _choices, panel: _panel, water: _water, ...rest } = circuit;
   await addBoat(request, { ...fine, circuits: [rest] });
   await open(page, '/', 'Yard');
   await page.getByRole('textbox', { name: 'Search the yard' }).fill(mark);

@@ -1,4 +1,4 @@
-import { MAX_JOB_BYTES } from '@harbor-latch/core/job/index';
+import { MAX_JOB_BYTES } from '@harbor-latch/core/file/index';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';

@@ -1,8 +1,13 @@
-import { readFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { assess } from '@harbor-latch/core/assess/index';
-import { everySetting, solve } from '@harbor-latch/core/circuit/index';
-import { readJobText, type Job } from '@harbor-latch/core/job/index';
+import { everySetting, solve, spiceText, type Netlist, type Setting } from '@harbor-latch/core/circuit/index';
+import { readJobText } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
+import { waterFigures, type WaterFigures } from './benchWater';
+import { medianMs } from './median';
 
 export interface CoreFigures {
   /** Of each demo circuit, median, ms. */
@@ -15,17 +20,16 @@ export interface CoreFigures {
   }[];
   /** Of the slowest setting of any demo circuit, median, ms. */
   readonly solveMs: number;
-}
-
-/** Median of `times` runs after a warm-up, ms. */
-function medianMs(work: () => void, times = 400): number {
-  for (let warm = 0; warm < times; warm += 1) work();
-  const taken = Array.from({ length: times }, () => {
-    const begun = performance.now();
-    work();
-    return performance.now() - begun;
-  }).sort((a, b) => a - b);
-  return taken[Math.floor(times / 2)] ?? NaN;
+  readonly water: WaterFigures;
+  /** Every setting of every demo circuit, by this solver and by ngspice in one batch. */
+  readonly besideNgspice: {
+    readonly operatingPoints: number;
+    readonly ownMs: number;
+    readonly ngspiceMs: number;
+    /** How many times longer ngspice took, its start counted and left out. */
+    readonly ratio: number;
+    readonly ratioWithoutStart: number;
+  };
 }
 
 function demoJobs(folder: string): Job[] {
@@ -37,28 +41,71 @@ function demoJobs(folder: string): Job[] {
 }
 
 // A circuit on a shared feed is assessed with the one whose feed it is.
-const cases = demoJobs(process.argv[2] ?? 'examples').flatMap((job) =>
+const jobs = demoJobs(process.argv[2] ?? 'examples');
+const cases = jobs.flatMap((job) =>
   job.circuits.map((circuit) => ({
     circuit: circuit.name,
     alone: circuit.sharesFeedWith === undefined,
     job: { ...job, circuits: job.circuits.filter(({ id }) => id === circuit.id || id === circuit.sharesFeedWith) },
   })),
 );
+/** Every setting of every demo circuit that is solved. */
+const points: { readonly netlist: Netlist; readonly setting: Setting }[] = cases.flatMap(({ job }) => {
+  const assessed = assess(job);
+  const [first] = assessed;
+  if (!first || first.status === 'incomplete') return [];
+  return everySetting(first.netlist).map((setting) => ({ netlist: first.netlist, setting }));
+});
+
+/** The same operating points by ngspice, all in one process; its texts are written beforehand. */
+function ngspiceMs(decks: readonly string[]): number {
+  const folder = mkdtempSync(join(tmpdir(), 'latch-bench-'));
+  try {
+    const commands = decks.flatMap((deck, index) => {
+      const file = join(folder, `${index}.cir`);
+      writeFileSync(file, deck);
+      return [`source ${file}`, 'op', 'destroy all', 'remcirc'];
+    });
+    const batch = join(folder, 'batch.cir');
+    writeFileSync(batch, ['batch', '.control', ...commands, 'quit', '.endc', '.end', ''].join('\n'));
+    const begun = performance.now();
+    const { status, error } = spawnSync('ngspice', ['-b', batch], { stdio: 'ignore' });
+    if (error || status === null) throw new Error('ngspice could not be run.');
+    return performance.now() - begun;
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+function besideNgspice(): CoreFigures['besideNgspice'] {
+  // Many times over, so that starting the process weighs little.
+  const many = Array.from({ length: 20 }, () => points).flat();
+  const decks = many.map(({ netlist, setting }) => spiceText(netlist, setting, 'bench'));
+  const ownMs = medianMs(() => many.forEach(({ netlist, setting }) => solve(netlist, setting)), 3);
+  const taken = ngspiceMs(decks);
+  const start = ngspiceMs(decks.slice(0, 1));
+  return {
+    operatingPoints: many.length,
+    ownMs,
+    ngspiceMs: taken,
+    ratio: taken / ownMs,
+    ratioWithoutStart: (taken - start) / ownMs,
+  };
+}
+
 const figures: CoreFigures = {
   assess: cases.map(({ job, circuit, alone }) => ({
     boat: job.boat.name,
     circuit,
     circuitsAssessed: alone ? 1 : 2,
     ms: medianMs(() => assess(job)),
-    withFixesMs: medianMs(() => JSON.stringify(assess(job).map((one) => one.status === 'sized' && one.findings))),
+    withFixesMs: medianMs(
+      () => JSON.stringify(assess(job).map((one) => one.status !== 'incomplete' && one.findings)),
+      40,
+    ),
   })),
-  solveMs: Math.max(
-    ...cases.flatMap(({ job }) => {
-      const [assessed] = assess(job);
-      if (assessed?.status !== 'sized') return [];
-      const { netlist } = assessed;
-      return everySetting(netlist).map((setting) => medianMs(() => solve(netlist, setting), 2000));
-    }),
-  ),
+  solveMs: Math.max(...points.map(({ netlist, setting }) => medianMs(() => solve(netlist, setting), 1000))),
+  water: waterFigures(jobs),
+  besideNgspice: besideNgspice(),
 };
 process.stdout.write(JSON.stringify(figures));

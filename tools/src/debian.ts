@@ -21,6 +21,12 @@ export const chromiumProgram: DebianProgram = {
   what: 'Chromium',
 };
 
+export const ngspiceProgram: DebianProgram = {
+  path: '/usr/bin/ngspice',
+  debianPackage: 'ngspice',
+  what: 'ngspice',
+};
+
 /** Installs a Debian package when its program is missing. @throws with the command to run when it cannot. */
 export function needProgram({ path, debianPackage, what }: DebianProgram): void {
   if (existsSync(path)) return;

@@ -26,6 +26,29 @@ const lowSamphire = '/boat/105a0000-3e4e-4c1a-9b0a-000000000002';
 const engineWell = `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c1`;
 const pinnockPump = '/boat/b1770000-3e4e-4c1a-9b0a-000000000003/b1770000-3e4e-4c1a-9b0a-0000000000c1';
 
+/** Auto selected and the water high. */
+async function pumpOnAuto(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: 'Auto', exact: true }).click();
+  await page.getByRole('radio', { name: 'High', exact: true }).click();
+  await page.mouse.move(0, 0);
+}
+
+/** One of the bench's tools. */
+function tool(name: string) {
+  return (page: Page) => page.getByRole('tab', { name }).click();
+}
+
+/** One of the boat's poses. */
+function pose(name: string) {
+  return (page: Page) => page.getByRole('radio', { name, exact: true }).click();
+}
+
+/** The well cut across, heeled. */
+async function acrossToPort(page: Page): Promise<void> {
+  await pose('Hauling to port')(page);
+  await pose('Across')(page);
+}
+
 const shots: readonly Shot[] = [
   { name: 'yard-phone', path: '/', size: phone },
   { name: 'boat-phone', path: lowSamphire, size: phone },
@@ -34,6 +57,34 @@ const shots: readonly Shot[] = [
   { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone },
   { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, dark: true },
   { name: 'size-wide', path: `${alderPump}/size`, size: wide },
+  { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, before: pumpOnAuto },
+  { name: 'bench-table-phone', path: `${engineWell}/bench`, size: phone, before: tool('Table') },
+  {
+    name: 'bench-meter-phone-dark',
+    path: `${alderPump}/bench`,
+    size: phone,
+    dark: true,
+    before: async (page) => {
+      await pumpOnAuto(page);
+      await tool('Meter')(page);
+      await page.getByRole('radio', { name: /^Pump, plus/ }).click();
+    },
+  },
+  { name: 'float-phone', path: `${alderPump}/float`, size: phone, before: pose('Under way') },
+  { name: 'float-wide', path: `${engineWell}/float`, size: wide, before: acrossToPort },
+  {
+    name: 'float-cycle-phone-dark',
+    path: `${pinnockPump}/float`,
+    size: phone,
+    dark: true,
+    before: async (page) => {
+      await tool('Cycle')(page);
+      const time = page.getByRole('slider', { name: 'Time in the run' });
+      await time.waitFor();
+      for (let step = 0; step < 3; step += 1) await time.press('Shift+ArrowRight');
+    },
+  },
+  { name: 'bench-wide', path: `${engineWell}/bench`, size: wide, before: pumpOnAuto },
   { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, dark: true },
   { name: 'shared-feed-wide', path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`, size: wide },
   { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone },

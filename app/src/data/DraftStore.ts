@@ -1,4 +1,5 @@
-import { readJob, type Job } from '@harbor-latch/core/job/index';
+import { readJob } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
 import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
 import {
   changed,

@@ -1,5 +1,6 @@
 import type { TextTable } from '@harbor-latch/core/documents/index';
-import { MAX_JOB_BYTES, readJobText, writeJobText, type Job, type ReadJob } from '@harbor-latch/core/job/index';
+import { MAX_JOB_BYTES, readJobText, writeJobText, type ReadJob } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
 import Papa from 'papaparse';
 
 /** Hands a text to the browser as a file to keep. */

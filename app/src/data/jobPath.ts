@@ -1,4 +1,5 @@
-import { jobSchema, problemsOf, jsonPath, type Job } from '@harbor-latch/core/job/index';
+import { jobSchema, problemsOf, jsonPath } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
 
 export type JobPath = readonly (string | number)[];
 

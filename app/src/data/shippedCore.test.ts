@@ -1,5 +1,5 @@
 import { assess } from '@harbor-latch/core/assess/index';
-import { readJob } from '@harbor-latch/core/job/index';
+import { readJob } from '@harbor-latch/core/file/index';
 import alderWren from '../../../examples/alder-wren.json';
 
 it('the core offers the same fixes translated for the browser as it does on its own', () => {
@@ -10,6 +10,7 @@ it('the core offers the same fixes translated for the browser as it does on its 
   const fixes = assessed.findings.flatMap(({ code, fix }) => (fix ? [[code, fix.label]] : []));
   expect(fixes).toEqual([
     ['below-minimum-size', 'Use 10 AWG for the auto positive'],
+    ['float-never-stops', 'Raise the float by 21\u00a0mm (0.8\u00a0in)'],
     ['drop-over-school', 'Use 10 AWG throughout'],
     ['interrupt-rating-exceeded', 'Add a 30 A main fuse at the battery'],
     ['light-tap-unprotected', 'Give the tap a 1 A fuse'],

@@ -1,11 +1,13 @@
 import type { Band } from '@harbor-latch/core/schemes/index';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
 import { fonts, usePalette } from '../ui/theme';
 import type { Palette } from '../ui/palette';
 import { insulation } from './colours';
 import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
 import { LEAST_WIDTH, layoutDiagram } from './layout';
+import type { Live } from './live';
+import { AtWork, FaultMark, faultPlaces, Flow, Terminals } from './LivePaint';
 import { PartSymbol } from './PartSymbol';
 import { BAND_STRIP } from './place';
 import { wirePath } from './wirePath';
@@ -24,13 +26,16 @@ export interface BandDrawingProps {
   readonly onSelect: (id: string | null) => void;
   /** What a screen reader hears first. */
   readonly label: string;
+  /** The circuit at work; left out: the drawing alone. */
+  readonly live?: Live;
 }
 
 /** The circuit drawn down the page in its three bands; conductors and parts can be touched. */
-export function BandDrawing({ diagram, width, selected, onSelect, label }: BandDrawingProps) {
+export function BandDrawing({ diagram, width, selected, onSelect, label, live }: BandDrawingProps) {
   const palette = usePalette();
   const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
   const scale = Math.min(1, width / drawing.width);
+  const touching = live?.touch ?? null;
   return (
     <Svg
       width={drawing.width * scale}
@@ -60,6 +65,11 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
       {drawing.wires.map((wire) => (
         <WirePath key={wire.id} wire={wire} palette={palette} chosen={wire.id === selected} />
       ))}
+      {live
+        ? drawing.wires.map((wire) => (
+            <Flow key={wire.id} wire={wire} amps={live.amps.get(wire.id) ?? 0} palette={palette} />
+          ))
+        : null}
       {drawing.cables.map(({ box, words, wordsAt }) => (
         <G key={`${box.x}-${box.y}`}>
           <Rect
@@ -87,19 +97,33 @@ export function BandDrawing({ diagram, width, selected, onSelect, label }: BandD
         <PartAndWords
           key={part.part.id}
           part={part}
+          words={live?.words.get(part.part.id) ?? part.words}
+          doing={live?.doing.get(part.part.id)}
           palette={palette}
           chosen={part.part.id === selected}
-          onSelect={onSelect}
+          onSelect={touching ? null : onSelect}
         />
       ))}
       {drawing.wires.map((wire) => (
-        <WireTouch key={wire.id} wire={wire} palette={palette} chosen={wire.id === selected} onSelect={onSelect} />
+        <WireTouch
+          key={wire.id}
+          wire={wire}
+          words={live?.words.get(wire.id) ?? wire.words}
+          palette={palette}
+          chosen={wire.id === selected}
+          onSelect={touching ? null : onSelect}
+        />
       ))}
+      {live
+        ? faultPlaces(drawing, live).map((at) => <FaultMark key={`${at.x} ${at.y}`} {...at} palette={palette} />)
+        : null}
+      {touching ? <Terminals drawing={drawing} touch={touching} palette={palette} /> : null}
     </Svg>
   );
 }
 
-function WirePath({
+/** Painted anew only when it is another: currents change without their conductors. */
+const WirePath = memo(function WirePath({
   wire,
   palette,
   chosen,
@@ -110,7 +134,7 @@ function WirePath({
 }) {
   const d = wirePath(wire.points, wire.hops);
   const line = { d, fill: 'none' as const, strokeLinejoin: 'round' as const };
-  const width = wire.words.length > 0 && !wire.thin ? 5 : 3;
+  const width = wire.name !== undefined && !wire.thin ? 5 : 3;
   return (
     <G>
       {chosen ? <Path {...line} stroke={palette.accent} strokeWidth={width + 9} strokeOpacity={0.45} /> : null}
@@ -121,14 +145,15 @@ function WirePath({
       ) : null}
     </G>
   );
-}
+});
 
 /**
  * What makes an SVG group touchable for pointer, keyboard and screen reader: one
  * of the drawing's things is chosen at a time. (The web layer turns the role
  * "button" into a button element, which SVG does not draw.)
  */
-function touch(label: string, id: string, chosen: boolean, onSelect: (id: string | null) => void) {
+function touch(label: string, id: string, chosen: boolean, onSelect: ((id: string | null) => void) | null): object {
+  if (!onSelect) return {};
   const press = () => onSelect(chosen ? null : id);
   return {
     role: 'radio',
@@ -145,45 +170,55 @@ function touch(label: string, id: string, chosen: boolean, onSelect: (id: string
   };
 }
 
-function WireTouch({
+/** Painted anew only when what it says or its state is another. */
+const WireTouch = memo(function WireTouch({
   wire,
+  words,
   palette,
   chosen,
   onSelect,
 }: {
   readonly wire: PlacedWire;
+  readonly words: readonly string[];
   readonly palette: Palette;
   readonly chosen: boolean;
-  readonly onSelect: (id: string | null) => void;
+  /** Null while terminals are touched instead. */
+  readonly onSelect: ((id: string | null) => void) | null;
 }) {
-  if (wire.words.length === 0 || wire.points.length === 0) return null;
+  if (wire.name === undefined || wire.points.length === 0) return null;
   const { wordsBox } = wire;
   return (
-    <G {...touch(`Conductor ${wire.id}: ${wire.words.join(', ')}`, wire.id, chosen, onSelect)}>
+    <G {...touch([`Conductor ${wire.name}`, ...words].join(', '), wire.id, chosen, onSelect)}>
       <Path d={wirePath(wire.points, [])} fill="none" stroke="transparent" strokeWidth={26} />
       {wordsBox ? (
         <>
           <Rect {...wordsBox} fill="transparent" />
-          <Words lines={wire.words} x={wordsBox.x} y={wordsBox.y} palette={palette} chosen={chosen} />
+          <Words lines={words} x={wordsBox.x} y={wordsBox.y} palette={palette} chosen={chosen} />
         </>
       ) : null}
     </G>
   );
-}
+}, saysTheSame);
 
-function PartAndWords({
+/** Painted anew only when what it says or its state is another. */
+const PartAndWords = memo(function PartAndWords({
   part,
+  words,
+  doing,
   palette,
   chosen,
   onSelect,
 }: {
   readonly part: PlacedPart;
+  readonly words: readonly string[];
+  readonly doing: string | undefined;
   readonly palette: Palette;
   readonly chosen: boolean;
-  readonly onSelect: (id: string | null) => void;
+  readonly onSelect: ((id: string | null) => void) | null;
 }) {
+  const said = [...(words.length > 0 ? words : [part.name]), ...(doing === undefined ? [] : [doing])].join(', ');
   return (
-    <G {...touch(`${part.words.join(', ')} in the ${part.band}`, part.part.id, chosen, onSelect)}>
+    <G {...touch(`${said} in the ${part.band}`, part.part.id, chosen, onSelect)}>
       <Rect
         x={part.box.x - 6}
         y={part.box.y - 6}
@@ -194,10 +229,19 @@ function PartAndWords({
         fillOpacity={chosen ? 0.18 : 0}
       />
       {part.part.kind === 'joint' ? <Circle cx={part.at.x} cy={part.at.y} r={22} fill="transparent" /> : null}
-      <PartSymbol part={part} ink={palette.text} ground={palette.surface} muted={palette.muted} />
-      <Words lines={part.words} x={part.wordsBox.x} y={part.wordsBox.y} palette={palette} chosen={chosen} />
+      <PartSymbol part={part} doing={doing} ink={palette.text} ground={palette.surface} muted={palette.muted} />
+      <AtWork part={part} doing={doing} palette={palette} />
+      <Words lines={words} x={part.wordsBox.x} y={part.wordsBox.y} palette={palette} chosen={chosen} />
     </G>
   );
+}, saysTheSame);
+
+/** Whether two sets of properties differ in nothing but who wrote their words. */
+function saysTheSame<P extends { readonly words: readonly string[] }>(before: P, after: P): boolean {
+  const { words: said, ...was } = before;
+  const { words, ...is } = after;
+  const old = new Map<string, unknown>(Object.entries(was));
+  return Object.entries(is).every(([key, value]) => old.get(key) === value) && said.join('\n') === words.join('\n');
 }
 
 function Words({

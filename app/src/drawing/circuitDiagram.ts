@@ -3,18 +3,29 @@ import type { Part } from '@harbor-latch/core/circuit/index';
 import type { ConductorFacts } from '@harbor-latch/core/findings/index';
 import type { Battery } from '@harbor-latch/core/job/index';
 import { defaults, protectionFamilies } from '@harbor-latch/core/reference/index';
-import { outlinePlan, schemes, type Plan, type PlannedConductor } from '@harbor-latch/core/schemes/index';
+import {
+  hasPump,
+  outlinePlan,
+  rewire,
+  schemeOf,
+  type Plan,
+  type PlannedConductor,
+} from '@harbor-latch/core/schemes/index';
 import { formatAmps, formatQuantity, formatVolts, type UnitSystem } from '@harbor-latch/core/units/index';
 import type { Diagram, DiagramCable } from './diagram';
 
 /** The drawing's content for a circuit: sized as far as it is known, wired in any case. */
 export function circuitDiagram(assessed: AssessedCircuit, battery: Battery, units: UnitSystem): Diagram {
-  const sized = assessed.status === 'sized';
-  const plan = sized ? assessed.plan : outlinePlan(assessed.circuit, battery);
-  const facts = new Map(sized ? assessed.facts.conductors.map((conductor) => [conductor.planned.id, conductor]) : []);
+  const known = assessed.status !== 'incomplete';
+  const plan = known
+    ? assessed.facts.behaviour.wired
+    : rewire(outlinePlan(assessed.circuit, battery), assessed.circuit.rewired).plan;
+  const facts = new Map(known ? assessed.facts.conductors.map((conductor) => [conductor.planned.id, conductor]) : []);
   return {
     parts: plan.parts.map(({ part, name, band, role }) => ({
       part,
+      name,
+      posts: postsOf(part.id, assessed.circuit.panel?.posts),
       band,
       role,
       words: [...partWords(part, name, assessed, battery)],
@@ -25,13 +36,27 @@ export function circuitDiagram(assessed: AssessedCircuit, battery: Battery, unit
         from: planned.from,
         to: planned.to,
         colour: planned.colour,
-        thin: planned.duty === 'light',
+        name: planned.name,
+        thin: planned.duty === 'light' || planned.duty === 'control',
         words: conductorWords(planned, facts.get(planned.id), assessed, units),
       })),
-      ...plan.existing.map((link) => ({ ...link, colour: leadColour(plan, link.to.part, link.from.part), words: [] })),
+      ...plan.existing.map((link) => ({
+        ...link,
+        colour: link.colour ?? leadColour(plan, link.to.part, link.from.part),
+        words: [],
+      })),
     ],
     cables: cablesOf(plan, assessed, units),
   };
+}
+
+/** Names printed at a part's own posts. */
+function postsOf(part: string, posts: Readonly<Record<string, string>> = {}): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(posts).flatMap(([terminal, name]) =>
+      terminal.startsWith(`${part}.`) ? [[terminal.slice(part.length + 1), name]] : [],
+    ),
+  );
 }
 
 /** A lead of a part takes the colour of the side it is on. */
@@ -39,8 +64,10 @@ function leadColour(plan: Plan, to: string, from: string): PlannedConductor['col
   const touching = plan.conductors.find((conductor) =>
     [conductor.from.part, conductor.to.part].some((part) => part === from || part === to),
   );
-  const negative = plan.conductors.find((conductor) => conductor.role === 'negative');
-  const onNegative = [from, to].some((part) => part === plan.ground.part || part === negative?.from.part);
+  const negative = plan.conductors.find(({ id, role }) => id === 'negative' || (!hasPump(plan) && role === 'negative'));
+  const onNegative = [from, to].some(
+    (part) => part === 'bus' || part === plan.ground.part || part === negative?.from.part,
+  );
   return (onNegative ? negative?.colour : touching?.colour) ?? { base: 'brown' };
 }
 
@@ -56,6 +83,8 @@ function conductorWords(
     const name = planned.name.split(/ (?=positive|negative)/);
     return known === undefined ? name : [...name, formatQuantity(known, 'length', units)];
   }
+  // A tap of a hand's breadth has no room for words; they stand where it is touched.
+  if (planned.leg === 'panel') return [];
   if (planned.duty === 'light') return [facts.size, formatAmps(facts.runningA)];
   const short = planned.leg === 'stub' || planned.leg === 'lead';
   const length = formatQuantity(planned.lengthM, short ? 'shortLength' : 'length', units);
@@ -76,8 +105,14 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
     case 'shared-load':
       // Its name is as long as its owner likes and stands where touched; here there is room for a word.
       return ['shared', formatAmps(part.motor.labelA)];
+    case 'neighbour':
+      return ['other pump'];
     case 'lamp':
-      return [part.lamp === 'led' ? 'LED' : 'Lamp', 'running'];
+      return [part.lamp === 'led' ? 'LED' : 'Lamp', part.shows];
+    case 'alarm':
+      return part.ownV === undefined ? [name] : [name, `${part.ownV}\u00a0V inside`];
+    case 'relay':
+      return [name, `${part.coilOhm}\u00a0Ω coil`];
     case 'pump': {
       const at = sized?.supplies.find((row) => row.supplyV === defaults.runningSupplyV);
       const mostA = sized?.conductors.find(({ planned }) => planned.id === 'negative')?.runningA ?? NaN;
@@ -87,11 +122,17 @@ function partWords(part: Part, name: string, assessed: AssessedCircuit, battery:
       return ['common'];
     case 'negative-bus':
       return name.split(' ');
+    case 'float-switch':
+      return name.split(' ');
     case 'isolator':
     case 'on-off-switch':
-    case 'float-switch':
+    case 'through-float':
+    case 'probe-sensor':
+    case 'diode':
+    case 'meter':
     case 'joint':
-      return [name];
+      // The panel's own blocks are named in the survey; their dots bear no words.
+      return part.id === 'joint-live' || part.id === 'joint-coil' ? [] : [name];
     default:
       return part satisfies never;
   }
@@ -104,14 +145,17 @@ function clipped(name: string): string {
 }
 
 function cablesOf(plan: Plan, assessed: AssessedCircuit, units: UnitSystem): DiagramCable[] {
-  return schemes[assessed.circuit.scheme].legs.map((leg) => {
+  return schemeOf(assessed.circuit).legs.flatMap((leg) => {
     const conductors = plan.conductors.filter((conductor) => conductor.leg === leg.key);
     const wires = conductors.map((conductor) => conductor.id);
-    const lengthM = assessed.status === 'sized' ? conductors[0]?.lengthM : assessed.circuit.legs[leg.key].lengthM;
+    if (wires.length === 0) return [];
+    const lengthM = assessed.status !== 'incomplete' ? conductors[0]?.lengthM : assessed.circuit.legs[leg.key].lengthM;
     const cores = wires.length === 1 ? '1 core' : `${wires.length}-core cable`;
-    return {
-      wires,
-      words: lengthM === undefined ? cores : `${cores}, ${formatQuantity(lengthM, 'length', units)}`,
-    };
+    return [
+      {
+        wires,
+        words: lengthM === undefined ? cores : `${cores}, ${formatQuantity(lengthM, 'length', units)}`,
+      },
+    ];
   });
 }

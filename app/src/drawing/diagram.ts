@@ -11,6 +11,9 @@ export interface Diagram {
 
 export interface DiagramPart {
   readonly part: Part;
+  readonly name: string;
+  /** What is printed at its posts, by terminal, where that is known. */
+  readonly posts?: Readonly<Record<string, string>>;
   readonly band: Band;
   readonly role: Role;
   /** Lines beside the symbol, the name first. */
@@ -22,7 +25,9 @@ export interface DiagramWire {
   readonly from: { readonly part: string; readonly terminal: string };
   readonly to: { readonly part: string; readonly terminal: string };
   readonly colour: ConductorColour;
-  /** True where it carries a light and not the pump. */
+  /** What it is called; none for a lead that belongs to a part. */
+  readonly name?: string;
+  /** True where it carries a light or a relay's coil and not the pump. */
   readonly thin?: boolean;
   /** Lines beside the conductor; none for a lead that belongs to a part. */
   readonly words: readonly string[];

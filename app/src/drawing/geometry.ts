@@ -15,6 +15,16 @@ export function overlaps(a: Box, b: Box): boolean {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 }
 
+/** True when a box lies wholly in another. */
+export function within(box: Box, field: Box): boolean {
+  return (
+    box.x >= field.x &&
+    box.y >= field.y &&
+    box.x + box.width <= field.x + field.width &&
+    box.y + box.height <= field.y + field.height
+  );
+}
+
 /** The box with `by` more on every side. */
 export function grown(box: Box, by: number): Box {
   return { x: box.x - by, y: box.y - by, width: box.width + 2 * by, height: box.height + 2 * by };

@@ -1,5 +1,5 @@
 import { GRID, WORD_LINE, WORD_SIZE } from './diagram';
-import { grown, overlaps, segments, type Box, type Point } from './geometry';
+import { grown, overlaps, segments, within, type Box, type Point } from './geometry';
 import { textWidth } from './textWidth';
 
 /**
@@ -17,14 +17,14 @@ export function placeWords(
     width: Math.max(...words.map((text) => textWidth(text, WORD_SIZE))),
     height: words.length * WORD_LINE,
   };
-  const free = (box: Box) => inside(box, field) && !taken.some((other) => overlaps(grown(box, 1), other));
+  const free = (box: Box) => within(box, field) && !taken.some((other) => overlaps(grown(box, 1), other));
   return candidates(line, size).find(free) ?? null;
 }
 
 type Size = Pick<Box, 'width' | 'height'>;
 
 function* places([a, b]: readonly [Point, Point], size: Size): Generator<Box> {
-  const clear = 7;
+  const clear = 10;
   if (a.x === b.x) {
     const top = Math.min(a.y, b.y);
     const room = Math.abs(a.y - b.y) - size.height;
@@ -56,13 +56,4 @@ function fromMiddle(room: number): number[] {
   const offsets = Array.from({ length: Math.floor(room / (GRID / 2)) + 1 }, (_, index) => index * (GRID / 2));
   const centre = room / 3;
   return offsets.sort((a, b) => Math.abs(a - centre) - Math.abs(b - centre));
-}
-
-function inside(box: Box, field: Box): boolean {
-  return (
-    box.x >= field.x &&
-    box.y >= field.y &&
-    box.x + box.width <= field.x + field.width &&
-    box.y + box.height <= field.y + field.height
-  );
 }

@@ -13,6 +13,8 @@ export const BAND_STRIP = 30;
 const FIRST_LANE = BAND_STRIP + 30;
 const LAST_LANE = 40;
 const BAND_PADDING = 14;
+/** A band is at least as high as its name is long, px. */
+const LEAST_BAND = 150;
 /** Between rows whose conductors bear no words. */
 const PLAIN_GAP = 30;
 /** Room between two bands, where cables cross. */
@@ -60,7 +62,7 @@ export function placeParts(diagram: Diagram, width: number, spacing: Spacing): P
       bottom = rowY + below;
       y = bottom + (hasWords(diagram, row, rows[index + 1]) ? spacing.rowGap : PLAIN_GAP);
     });
-    const end = onGrid(bottom + BAND_PADDING + GRID / 2);
+    const end = Math.max(onGrid(bottom + BAND_PADDING + GRID / 2), onGrid(top + LEAST_BAND));
     bands.push({ band, box: { x: MARGIN, y: top, width: width - 2 * MARGIN, height: end - top } });
     top = end + BAND_GAP;
   }

@@ -10,7 +10,7 @@ const steps: readonly (readonly [Direction, number, number])[] = [
 ];
 const opposite: Readonly<Record<Direction, Direction>> = { up: 'down', down: 'up', left: 'right', right: 'left' };
 
-const COST = { step: 1, bend: 5, cross: 12, beside: 6, words: 8, sideways: 3 };
+const COST = { step: 1, bend: 5, cross: 12, beside: 6, words: 40, sideways: 3 };
 const BLOCKED = Infinity;
 
 /** A field of grid cells with what stands in them, in which conductors find their way. */
@@ -22,13 +22,15 @@ export class RoutingField {
   /** Bit 1: a conductor runs across here, bit 2: up and down, bit 4: it bends or ends. */
   private readonly used: Uint8Array;
 
-  constructor(width: number, height: number, parts: readonly PlacedPart[]) {
+  /** @param strip width of the bands' names at the left, where a conductor runs only if it must */
+  constructor(width: number, height: number, parts: readonly PlacedPart[], strip: number) {
     this.columns = Math.ceil(width / GRID) + 1;
     this.rows = Math.ceil(height / GRID) + 1;
     const cells = this.columns * this.rows;
     this.blocked = new Uint8Array(cells);
     this.wordy = new Uint8Array(cells);
     this.used = new Uint8Array(cells);
+    this.mark(this.wordy, { x: 0, y: 0, width: strip, height });
     for (const part of parts) {
       this.mark(this.blocked, grown(part.box, -1));
       this.mark(this.wordy, part.wordsBox);

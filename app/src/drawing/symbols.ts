@@ -32,7 +32,7 @@ function studX(index: number): number {
 const shapes: Shapes = {
   battery: () => ({
     box: { x: -10, y: -20, width: 70, height: 40 },
-    ports: { plus: { x: 0, y: 20, leaves: 'down' }, minus: { x: 60, y: 0, leaves: 'right' } },
+    ports: { plus: { x: 0, y: 20, leaves: 'any' }, minus: { x: 60, y: 0, leaves: 'right' } },
     words: { x: -10, y: -44 },
   }),
   fuse: () => ({
@@ -51,11 +51,11 @@ const shapes: Shapes = {
     words: { x: -86, y: -8 },
   }),
   'three-way-switch': (_part, { laneStep }) => ({
-    box: { x: -laneStep - 10, y: -40, width: 2 * laneStep + 55, height: 110 },
+    box: { x: -laneStep - 15, y: -40, width: 2 * laneStep + 60, height: 110 },
     ports: {
       common: { x: 0, y: -40, leaves: 'up' },
       manual: { x: -laneStep, y: 70, leaves: 'any' },
-      auto: { x: laneStep, y: 70, leaves: 'down' },
+      auto: { x: laneStep, y: 70, leaves: 'any' },
     },
     words: { x: 14, y: -30 },
   }),
@@ -71,7 +71,7 @@ const shapes: Shapes = {
   }),
   lamp: () => ({
     box: { x: -16, y: -20, width: 32, height: 40 },
-    ports: { plus: { x: 0, y: -20, leaves: 'up' }, minus: { x: 0, y: 20, leaves: 'down' } },
+    ports: { plus: { x: 0, y: -20, leaves: 'any' }, minus: { x: 0, y: 20, leaves: 'any' } },
     words: { x: 22, y: -8 },
   }),
   'shared-load': () => ({
@@ -89,10 +89,69 @@ const shapes: Shapes = {
     ports: Object.fromEntries(part.ways.map((way) => [way, { x: 0, y: 0, leaves: 'any' as const }])),
     words: { x: 12, y: 14 },
   }),
-  pump: () => ({
+  pump: ({ inside }) => ({
     box: { x: -30, y: -30, width: 60, height: 60 },
-    ports: { plus: { x: 0, y: -30, leaves: 'up' }, minus: { x: 0, y: 30, leaves: 'down' } },
-    words: { x: 40, y: -16 },
+    ports: {
+      plus: { x: 0, y: -30, leaves: 'up' },
+      minus: { x: 0, y: 30, leaves: 'down' },
+      ...(inside ? { auto: { x: 20, y: -30, leaves: 'up' as const } } : {}),
+    },
+    words: { x: 40, y: inside ? -4 : -16 },
+  }),
+  alarm: () => ({
+    box: { x: -20, y: -30, width: 40, height: 60 },
+    ports: { plus: { x: 0, y: -30, leaves: 'any' }, minus: { x: 0, y: 30, leaves: 'down' } },
+    words: { x: 26, y: -8 },
+  }),
+  diode: () => ({
+    box: { x: -12, y: -20, width: 24, height: 40 },
+    ports: { anode: { x: 0, y: -20, leaves: 'up' }, cathode: { x: 0, y: 20, leaves: 'down' } },
+    words: { x: 18, y: 0 },
+  }),
+  'probe-sensor': () => ({
+    box: { x: -20, y: -30, width: 50, height: 60 },
+    ports: {
+      plus: { x: 0, y: -30, leaves: 'up' },
+      out: { x: 0, y: 30, leaves: 'down' },
+      minus: { x: 20, y: 30, leaves: 'down' },
+    },
+    words: { x: 36, y: -8 },
+  }),
+  'through-float': () => ({
+    box: { x: -40, y: -30, width: 80, height: 60 },
+    ports: {
+      manual: { x: -30, y: -30, leaves: 'up' },
+      supply: { x: 30, y: -30, leaves: 'up' },
+      'pump-plus': { x: -20, y: 30, leaves: 'down' },
+      'pump-minus': { x: 10, y: 30, leaves: 'down' },
+      return: { x: 40, y: 0, leaves: 'right' },
+    },
+    words: { x: 46, y: -22 },
+  }),
+  relay: () => ({
+    box: { x: -20, y: -40, width: 100, height: 80 },
+    ports: {
+      '30': { x: 0, y: -40, leaves: 'up' },
+      '87': { x: 0, y: 40, leaves: 'any' },
+      '87a': { x: -20, y: 0, leaves: 'left' },
+      '86': { x: 60, y: -40, leaves: 'up' },
+      '85': { x: 60, y: 40, leaves: 'down' },
+    },
+    words: { x: 86, y: -8 },
+  }),
+  neighbour: () => ({
+    box: { x: -20, y: -30, width: 40, height: 60 },
+    ports: {
+      plus: { x: 0, y: -30, leaves: 'up' },
+      post: { x: -20, y: 0, leaves: 'left' },
+      minus: { x: 0, y: 30, leaves: 'down' },
+    },
+    words: { x: -96, y: -20 },
+  }),
+  meter: () => ({
+    box: { x: -20, y: -20, width: 40, height: 40 },
+    ports: { red: { x: 0, y: -20, leaves: 'up' }, black: { x: 0, y: 20, leaves: 'down' } },
+    words: { x: 26, y: 0 },
   }),
 };
 

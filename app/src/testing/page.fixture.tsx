@@ -105,6 +105,13 @@ export class Page {
     await act(async () => this.labelled(label).click());
   }
 
+  /** Presses what is labelled so inside something. */
+  async pressIn(inside: HTMLElement, label: string): Promise<void> {
+    const found = inside.querySelector<HTMLElement>(`[aria-label="${label}"]`);
+    if (!found) throw new Error(`Nothing in it is labelled "${label}".`);
+    await act(async () => found.click());
+  }
+
   async fill(label: string, text: string): Promise<void> {
     const input = this.labelled(label);
     if (!(input instanceof HTMLInputElement)) throw new Error(`"${label}" is no field.`);

@@ -22,7 +22,8 @@ export function BigButton({
       onPress={onPress}
       accessibilityLabel={label ?? children}
       contentStyle={{ minHeight: 48 }}
-      labelStyle={{ fontSize: 16, flexShrink: 1 }}
+      // Long labels go over several lines: nothing of what a touch does is cut off.
+      labelStyle={[{ fontSize: 16, flexShrink: 1 }, { whiteSpace: 'normal' } as object]}
       style={{ maxWidth: '100%' }}
     >
       {children}

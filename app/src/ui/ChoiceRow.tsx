@@ -1,3 +1,4 @@
+import { memo, useCallback, useLayoutEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { PressRow } from './PressRow';
 import { fonts, usePalette } from './theme';
@@ -8,45 +9,78 @@ export interface Choice<T extends string> {
   readonly label: string;
 }
 
-/** A few choices side by side, one of them taken. */
-export function ChoiceRow<T extends string>({
-  label,
-  choices,
-  value,
-  onChoose,
-}: {
+export interface ChoiceRowProps<T extends string> {
   readonly label: string;
   readonly choices: readonly Choice<T>[];
   readonly value: T;
   readonly onChoose: (value: T) => void;
-}) {
+}
+
+/** A few choices side by side, one of them taken. */
+export function ChoiceRow<T extends string>({ label, choices, value, onChoose }: ChoiceRowProps<T>) {
+  // What to do may be another at every repaint; the row itself is painted anew only when it shows something else.
+  const latest = useRef({ choices, onChoose });
+  useLayoutEffect(() => {
+    latest.current = { choices, onChoose };
+  });
+  const choose = useCallback((index: number) => {
+    const choice = latest.current.choices[index];
+    if (choice) latest.current.onChoose(choice.value);
+  }, []);
+  return (
+    <Row
+      label={label}
+      taken={choices.findIndex((choice) => choice.value === value)}
+      labels={choices.map((choice) => choice.label)}
+      onChoose={choose}
+    />
+  );
+}
+
+interface RowProps {
+  readonly label: string;
+  readonly labels: readonly string[];
+  readonly taken: number;
+  readonly onChoose: (index: number) => void;
+}
+
+const Row = memo(function Row({ label, labels, taken, onChoose }: RowProps) {
   const palette = usePalette();
   return (
     <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-      {choices.map((choice) => {
-        const taken = choice.value === value;
+      {labels.map((words, index) => {
+        const chosen = index === taken;
         return (
           <PressRow
-            key={choice.value}
+            key={words}
             role="radio"
-            selected={taken}
-            label={choice.label}
-            onPress={() => onChoose(choice.value)}
+            selected={chosen}
+            label={words}
+            onPress={() => onChoose(index)}
             style={{
               justifyContent: 'center',
               maxWidth: '100%',
               paddingVertical: 6,
               paddingHorizontal: 16,
               borderRadius: 10,
-              borderWidth: taken ? 2 : 1,
-              borderColor: taken ? palette.accent : palette.line,
-              backgroundColor: taken ? palette.accentSoft : palette.surface,
+              borderWidth: chosen ? 2 : 1,
+              borderColor: chosen ? palette.accent : palette.line,
+              backgroundColor: chosen ? palette.accentSoft : palette.surface,
             }}
           >
-            <Words style={{ fontFamily: taken ? fonts.medium : fonts.regular }}>{choice.label}</Words>
+            <Words style={{ fontFamily: chosen ? fonts.medium : fonts.regular }}>{words}</Words>
           </PressRow>
         );
       })}
     </View>
+  );
+}, showsTheSame);
+
+function showsTheSame(before: RowProps, after: RowProps): boolean {
+  return (
+    before.label === after.label &&
+    before.taken === after.taken &&
+    before.onChoose === after.onChoose &&
+    before.labels.join('\n') === after.labels.join('\n')
   );
 }

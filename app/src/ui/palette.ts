@@ -15,6 +15,8 @@ export interface Palette {
   readonly cautionSoft: string;
   readonly good: string;
   readonly goodSoft: string;
+  /** Water in a section of a well. */
+  readonly water: string;
 }
 
 export const lightPalette: Palette = {
@@ -33,6 +35,7 @@ export const lightPalette: Palette = {
   cautionSoft: '#FCEBCB',
   good: '#1C5E37',
   goodSoft: '#DDF0E3',
+  water: '#BFD9E4',
 };
 
 export const darkPalette: Palette = {
@@ -51,4 +54,5 @@ export const darkPalette: Palette = {
   cautionSoft: '#42300C',
   good: '#9BDDB2',
   goodSoft: '#153823',
+  water: '#1F4557',
 };

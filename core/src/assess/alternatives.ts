@@ -1,6 +1,6 @@
 import { motorAt, type Netlist } from '../circuit';
 import { conductorSizes, defaults, dropSchools, type ConductorSize, type DropSchool } from '../reference';
-import { leastBy, solveIn, some, withSupply } from './settings';
+import { leastPumpV, solveIn, withSupply } from './settings';
 import { dropThroughout, ohmAt, proposeSize, sizeNamed, type SizingQuestion } from './sizing';
 
 /** A size throughout the circuit, and what it gives from 12.0 V at the posts. */
@@ -55,11 +55,7 @@ function effectOf(
     ...netlist,
     conductors: netlist.conductors.map((wire) => ({ ...wire, ohm: ohms.get(wire.id) ?? wire.ohm })),
   };
-  const solved = some(
-    solveIn(withSupply(resized, defaults.ratedSupplyV), settings, plan.ids.pump),
-    'The pump runs in no setting of this scheme.',
-  );
-  const { pumpV } = leastBy(solved, (row) => row.pumpV);
+  const pumpV = leastPumpV(solveIn(withSupply(resized, defaults.ratedSupplyV), settings, plan.ids.pump));
   const motor = netlist.parts.flatMap((part) => (part.kind === 'pump' ? [part.motor] : []))[0];
   return {
     dropPercent: (100 * dropThroughout(question, size).dropV) / defaults.ratedSupplyV,

@@ -2,6 +2,7 @@ import type { Battery, Circuit, Job } from '../job';
 import { worstSeverity, type Severity } from '../findings';
 import { assessCircuit, type AssessedCircuit } from './circuit';
 import { feedOf, withOwnFeed } from './sharedFeed';
+import { waterSurroundings } from './waterFacts';
 
 /** The door to the core: a job in, everything known about its circuits out, in the job's order. */
 export function assess(job: Job): AssessedCircuit[] {
@@ -21,8 +22,10 @@ function assessOne(job: Job, circuit: Circuit, known: ReadonlyMap<string, Assess
     battery: batteryOf(job, feed.circuit),
     petrol: job.boat.petrol ?? false,
     others: feed.others,
+    alarmAlso: feed.alarmAlso,
     fixed: feed.fixed,
     needs: feed.needs,
+    water: waterSurroundings(job),
   });
   return withOwnFeed(result, circuit);
 }

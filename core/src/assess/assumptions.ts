@@ -1,8 +1,8 @@
 import { defaultWindingOhm } from '../circuit';
 import { batteryChemistry, defaults, internalResistanceOhm } from '../reference';
 import { formatOhms, formatQuantity, plainNumber, type UnitSystem } from '../units';
-import type { Battery, Circuit, LegKey } from '../job';
-import { schemes } from '../schemes';
+import type { Battery, Circuit } from '../job';
+import { schemeOf } from '../schemes';
 
 /** A default that still stands in for a measurement. */
 export interface Assumption {
@@ -16,6 +16,7 @@ export interface Assumption {
 /** What is still assumed of a circuit, and what each would change; the weightiest first. */
 export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSystem): Assumption[] {
   const { pump, legs, panel, source } = circuit;
+  const { legs: surveyedLegs, options } = schemeOf(circuit);
   const labelV = pump.labelV ?? defaults.labelV;
   const assumptions: (Assumption | false)[] = [
     pump.makerFuseA === undefined && {
@@ -34,7 +35,8 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
       assumed: 'rated for the pump',
       changes: 'too small a rating asks for a relay',
     },
-    schemes[circuit.scheme].automatic &&
+    options.includes('float') &&
+      options.includes('pump') &&
       circuit.floatA === undefined && {
         what: 'Float contact',
         assumed: 'rated for the pump',
@@ -62,10 +64,10 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
       assumed: formatQuantity(defaults.stubLengthM, 'shortLength', units),
       changes: 'a longer stub is unprotected',
     },
-    ...(Object.keys(legs) as LegKey[]).map(
-      (key): Assumption | false =>
+    ...surveyedLegs.map(
+      ({ key }): Assumption | false =>
         legs[key].insulationC === undefined && {
-          what: `Insulation, ${schemes[circuit.scheme].legs.find((leg) => leg.key === key)?.name.toLowerCase() ?? key}`,
+          what: `Insulation, ${surveyedLegs.find((leg) => leg.key === key)?.name.toLowerCase() ?? key}`,
           assumed: `${plainNumber(defaults.insulationC, 0)} °C`,
           changes: 'a lower rating carries less',
         },

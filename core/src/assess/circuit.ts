@@ -1,42 +1,39 @@
 import { motorAt, type Motor, type Netlist, type Setting } from '../circuit';
-import { conductorSizes, defaults, minimumSize, type ConductorSize } from '../reference';
-import { judgeCircuit, type CircuitFacts, type ConductorFacts, type Finding, type SupplyFacts } from '../findings';
-import type { Battery, Choices, Circuit, Pump } from '../job';
+import { defaults } from '../reference';
+import { judgeCircuit, type CircuitFacts, type Finding, type SupplyFacts } from '../findings';
+import type { Choices, Circuit, Pump } from '../job';
 import {
+  hasPump,
   motorOf,
   netlistOf,
-  schemes,
+  schemeOf,
   type Plan,
   type PlannedConductor,
-  type SharedPump,
+  type PumpPlan,
   type SurveyedCircuit,
 } from '../schemes';
 import { proposeRating } from '../wiring';
+import { assessAlarm, type AssessedAlarm } from './alarm';
 import { alternativesOf, type Alternative } from './alternatives';
+import { behaviourOf, contactsOf, netlistAsWired, rowsAs } from './behaviour';
+import { conductorFacts } from './conductors';
 import { needsOf, type Need } from './needs';
 import { protectionFacts, ratingInForce, withRating } from './protection';
-import { leastBy, runningSettings, some, solveIn, withSupply, type Solved } from './settings';
-import {
-  mostA,
-  ohmAt,
-  piecesOf,
-  proposeSize,
-  sizeNamed,
-  weakestPiece,
-  worstDrop,
-  type Drop,
-  type NamedSize,
-} from './sizing';
-import { tryFixes, type Judged } from './tryFixes';
+import { leastBy, runningSettings, solveIn, withSupply, type Solved } from './settings';
+import { ohmAt, proposeSize, sizeNamed, worstDrop, type NamedSize } from './sizing';
+import type { Surroundings } from './surroundings';
+import { pumpEffect, tryFixes, type Judged } from './tryFixes';
+import { waterFactsOf } from './waterFacts';
 
-/** What is known about a circuit: either what is still needed, or everything. */
+/** What is known about a circuit: what is still needed, everything, or of an alarm with its own battery what there is. */
 export type AssessedCircuit =
+  | AssessedAlarm
   | { readonly status: 'incomplete'; readonly circuit: Circuit; readonly needs: readonly Need[] }
   | {
       readonly status: 'sized';
       readonly circuit: Circuit;
-      readonly plan: Plan;
-      /** The netlist with sizes and rating in force, battery as surveyed. */
+      readonly plan: PumpPlan;
+      /** The netlist as wired, with sizes and rating in force and the battery as surveyed. */
       readonly netlist: Netlist;
       readonly facts: CircuitFacts;
       readonly findings: readonly Finding[];
@@ -44,21 +41,12 @@ export type AssessedCircuit =
       alternatives(): Alternative[];
     };
 
-/** What a circuit stands in: its boat's battery and fuel, and what else hangs on its feed. */
-export interface Surroundings {
-  readonly battery: Battery;
-  readonly petrol: boolean;
-  readonly others: readonly SharedPump[];
-  /** Sizes of a feed that another circuit decides, by conductor. */
-  readonly fixed: Readonly<Record<string, string>>;
-  /** What other circuits on the feed must still give. */
-  readonly needs: readonly Need[];
-}
-
 /** Sizes, solves and judges one circuit, and tries what may answer each finding. */
 export function assessCircuit(circuit: Circuit, around: Surroundings): AssessedCircuit {
   const needs = [...needsOf(circuit), ...around.needs];
-  if (needs.length > 0 || !isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
+  if (needs.length > 0) return { status: 'incomplete', circuit, needs };
+  if (!schemeOf(circuit).options.includes('pump')) return assessAlarm(circuit, around);
+  if (!isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
   const { plan, netlist, settings, alternatives, ...judged } = judge(circuit, around);
   const again = (changed: Circuit) =>
     isSurveyed(changed) ? judge(changed, around, onlyChoicesDiffer(circuit, changed) ? settings : undefined) : null;
@@ -68,13 +56,13 @@ export function assessCircuit(circuit: Circuit, around: Surroundings): AssessedC
     plan,
     netlist,
     facts: judged.facts,
-    findings: tryFixes(judged, again),
+    findings: tryFixes(judged, again, pumpEffect),
     alternatives,
   };
 }
 
 interface JudgedCircuit extends Judged {
-  readonly plan: Plan;
+  readonly plan: PumpPlan;
   readonly netlist: Netlist;
   readonly settings: readonly Setting[];
   alternatives(): Alternative[];
@@ -89,8 +77,9 @@ function onlyChoicesDiffer(one: SurveyedCircuit, other: SurveyedCircuit): boolea
 }
 
 function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly Setting[]): JudgedCircuit {
-  const { battery, others, fixed } = around;
-  const plan = schemes[circuit.scheme].plan(circuit, battery, others);
+  const { battery, others, fixed, alarmAlso } = around;
+  const scheme = schemeOf(circuit);
+  const plan = withPump(scheme.plan({ circuit, battery, others, alarmAlso }));
   const choices = circuit.choices ?? {};
   const designCurrentA = circuit.pump.currentA;
   const fedA = others.reduce((sum, { pump }) => sum + pump.currentA, designCurrentA);
@@ -105,7 +94,7 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
   const dropSchool = choices.dropSchool ?? 'critical';
   const settings =
     known ??
-    // Which settings make the pump run does not depend on sizes: any resistance will do to find out.
+    // A pump runs or stands by its wiring, so any resistance will do before sizes are known.
     runningSettings(
       withRating(
         netlistOf(plan, () => defaults.jointOhm),
@@ -118,21 +107,34 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
   const proposedFor = (conductor: PlannedConductor) =>
     sizeNamed(fixed[conductor.id] ?? conductor.givenSize ?? proposed.size);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposedFor);
-  const netlist = withRating(netlistOf(plan, ohmAt(sizeOf)), rating);
+  const planned = withRating(netlistOf(plan, ohmAt(sizeOf)), rating);
+  const netlist = netlistAsWired(planned, plan, circuit);
   const drop = worstDrop(question, sizeOf);
+  const behaviour = behaviourOf(netlist, plan, circuit, emfOf(netlist), settings);
   const supplies = [...defaults.suppliesV].map((supplyV) => ({
     supplyV,
-    solved: solveIn(withSupply(netlist, supplyV), settings, plan.ids.pump),
+    solved:
+      (supplyV === defaults.runningSupplyV && !circuit.rewired && rowsAs(behaviour.rows, settings, plan.ids.pump)) ||
+      solveIn(withSupply(planned, supplyV), settings, plan.ids.pump),
   }));
   const running = supplies.find(({ supplyV }) => supplyV === defaults.runningSupplyV)?.solved ?? [];
-  const conductors = plan.conductors.map((planned) =>
-    conductorFacts({ planned, choices, proposed: proposedFor(planned), size: sizeOf(planned), drop, running }),
+  const conductors = plan.conductors.map((conductor) =>
+    conductorFacts({
+      planned: conductor,
+      choices,
+      proposed: proposedFor(conductor),
+      size: sizeOf(conductor),
+      drop: drop.solved,
+      running,
+    }),
   );
   const motor = motorOf(circuit.pump);
+  const supplyRows = supplies.map(({ supplyV, solved }) => supplyFacts(circuit.pump, motor, supplyV, solved));
   const facts: CircuitFacts = {
     circuit,
     choices,
-    automatic: schemes[circuit.scheme].automatic,
+    automatic: scheme.automatic,
+    options: scheme.options,
     petrol: around.petrol,
     others,
     family,
@@ -145,12 +147,37 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
     dropV: drop.dropV,
     dropPercent: (100 * drop.dropV) / defaults.ratedSupplyV,
     dropSetting: drop.setting,
-    supplies: supplies.map(({ supplyV, solved }) => supplyFacts(circuit.pump, motor, supplyV, solved)),
-    protection: protectionFacts({ circuit, battery, plan, netlist, settings, rating, answer, makerA, conductors }),
+    supplies: supplyRows,
+    protection: protectionFacts({
+      circuit,
+      battery,
+      plan,
+      netlist: planned,
+      settings,
+      rating,
+      answer,
+      makerA,
+      conductors,
+    }),
+    contacts: contactsOf(plan, circuit, drop),
+    behaviour,
+    water: waterFactsOf(circuit, around.water, { motor, supplies: supplyRows }),
   };
   const alternatives = () =>
-    alternativesOf(question, proposed, netlist, (volts) => openFlowAt(circuit.pump, motor, volts));
+    alternativesOf(question, proposed, planned, (volts) => openFlowAt(circuit.pump, motor, volts));
   return { plan, netlist, settings, facts, alternatives, judgements: judgeCircuit(facts) };
+}
+
+const NOTHING_RUNS = { pumpV: 0, setting: { switches: {}, floats: {} } } as const;
+
+/** @throws RangeError for a scheme that says it has a pump and plans none. */
+function withPump(plan: Plan): PumpPlan {
+  if (!hasPump(plan)) throw new RangeError('The scheme names a pump and plans none.');
+  return plan;
+}
+
+function emfOf({ parts }: Netlist): number {
+  return parts.reduce((least, part) => (part.kind === 'battery' ? Math.min(least, part.emfV) : least), Infinity);
 }
 
 function isSurveyed(circuit: Circuit): circuit is SurveyedCircuit {
@@ -173,41 +200,6 @@ function sizeInForce(
   return chosen === undefined ? proposedFor(conductor) : sizeNamed(chosen);
 }
 
-interface ConductorQuestion {
-  readonly planned: PlannedConductor;
-  readonly choices: Choices;
-  readonly proposed: ConductorSize;
-  readonly size: NamedSize;
-  readonly drop: Drop;
-  readonly running: readonly Solved[];
-}
-
-function conductorFacts({ planned, choices, proposed, size, drop, running }: ConductorQuestion): ConductorFacts {
-  const pieces = piecesOf(planned, size);
-  const resistanceOhm = pieces.reduce((sum, piece) => sum + piece.resistanceOhm, 0);
-  const runningA = mostA(running, planned.id);
-  const designA = planned.duty === 'light' ? runningA : mostA(drop.solved, planned.id);
-  const sizes = conductorSizes[size.family];
-  return {
-    planned,
-    size: size.size,
-    family: size.family,
-    areaMm2: size.areaMm2,
-    leastSize: minimumSize[size.family],
-    underLeast:
-      sizes.findIndex((row) => row.size === size.size) <
-      sizes.findIndex((row) => row.size === minimumSize[size.family]),
-    proposedSize: proposed.size,
-    overridden: planned.duty !== 'lead' && choices.conductors?.[planned.id] !== undefined,
-    pieces,
-    resistanceOhm,
-    ampacity: weakestPiece(pieces).ampacity,
-    designA,
-    dropV: designA * resistanceOhm,
-    runningA,
-  };
-}
-
 /** Open flow at the pump's volts, L/h; null while the label's open flow is not known. */
 function openFlowAt(pump: Pump, motor: Motor, volts: number): number | null {
   const known = labelFlow(pump);
@@ -223,7 +215,9 @@ function labelFlow({ openFlowLPerH, openFlowV, curve }: Pump) {
 }
 
 function supplyFacts(pump: Pump, motor: Motor, supplyV: number, solved: readonly Solved[]): SupplyFacts {
-  const { pumpV, setting } = leastBy(some(solved, 'The pump runs in no setting of this scheme.'), (row) => row.pumpV);
+  const [first, ...rest] = solved;
+  // A relay that chatters in every running setting leaves nothing to show.
+  const { pumpV, setting } = first ? leastBy([first, ...rest], (row) => row.pumpV) : NOTHING_RUNS;
   const { amps, speedRatio } = motorAt(motor, pumpV);
   return { supplyV, pumpV, pumpA: amps, speedRatio, openFlowLPerH: openFlowAt(pump, motor, pumpV), setting };
 }

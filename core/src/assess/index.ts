@@ -1,8 +1,15 @@
 export type { Alternative } from './alternatives';
 export * from './assess';
+export type { AssessedAlarm } from './alarm';
 export * from './assumptions';
 export * from './circuit';
 export * from './needs';
 export * from './report';
 export * from './reasons';
 export * from './working';
+export * from './waterReport';
+export { circuitsOf, runWell, simQuestionOf, waterOf, type RunFault, type WellRunQuestion } from './wellRun';
+export * from './lasting';
+export * from './sensitivity';
+export * from './hoseChoices';
+export * from './hoseWorking';

@@ -1,5 +1,5 @@
 import type { Circuit, LegKey } from '../job';
-import { schemes } from '../schemes';
+import { schemeOf } from '../schemes';
 
 /** Something the survey must still give before the circuit can be sized. */
 export interface Need {
@@ -18,7 +18,8 @@ const whyByLeg: Readonly<Record<LegKey, string>> = {
 
 /** What is still missing, in the order in which it is met from dry to wet. */
 export function needsOf(circuit: Circuit): Need[] {
-  const legs = schemes[circuit.scheme].legs
+  const scheme = schemeOf(circuit);
+  const legs = scheme.legs
     .filter((leg) => circuit.legs[leg.key].lengthM === undefined)
     .map((leg) => ({
       path: ['legs', leg.key, 'lengthM'],
@@ -26,7 +27,7 @@ export function needsOf(circuit: Circuit): Need[] {
       why: whyByLeg[leg.key],
     }));
   const pump =
-    circuit.pump.currentA === undefined
+    scheme.options.includes('pump') && circuit.pump.currentA === undefined
       ? [{ path: ['pump', 'currentA'], label: 'Pump amperes', why: 'decides conductor, fuse and drop' }]
       : [];
   return [...legs, ...pump];

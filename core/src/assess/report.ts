@@ -2,6 +2,8 @@ import { openingSeconds } from '../wiring';
 import type { Job } from '../job';
 import { defaults } from '../reference';
 import { assess } from './assess';
+import type { ConductorFacts, WaterFacts } from '../findings';
+import type { AssessedAlarm } from './alarm';
 import type { AssessedCircuit } from './circuit';
 
 /**
@@ -22,6 +24,7 @@ function circuitReport(assessed: AssessedCircuit) {
       needs: assessed.needs.map((need) => ({ path: need.path.join('.'), label: need.label, why: need.why })),
     };
   }
+  if (assessed.status === 'alarm') return alarmReport(assessed);
   const { facts, findings } = assessed;
   const { protection } = facts;
   return {
@@ -29,18 +32,7 @@ function circuitReport(assessed: AssessedCircuit) {
     name,
     status: assessed.status,
     designCurrentA: facts.designCurrentA,
-    conductors: facts.conductors.map((conductor) => ({
-      id: conductor.planned.id,
-      size: conductor.size,
-      proposedSize: conductor.proposedSize,
-      areaMm2: conductor.areaMm2,
-      lengthM: conductor.planned.lengthM,
-      designA: conductor.designA,
-      resistanceOhm: conductor.resistanceOhm,
-      ampacityA: conductor.ampacity.amps,
-      dropV: conductor.dropV,
-      runningA: conductor.runningA,
-    })),
+    conductors: facts.conductors.map(conductorReport),
     dropV: facts.dropV,
     dropPercent: facts.dropPercent,
     pumpV: facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? null,
@@ -57,8 +49,49 @@ function circuitReport(assessed: AssessedCircuit) {
       interruptA: protection.interruptA,
     },
     alternatives: assessed.alternatives(),
+    ...flowReport(facts.water),
+    findings,
+  };
+}
+
+/** Flow and head at 12.8 V at the posts, in the first pose, water at the pump's base. */
+function flowReport(water: WaterFacts | null) {
+  const row = water?.poses[0]?.operating.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
+  return { flowLPerH: row?.flowLPerH ?? null, headM: row?.headM ?? null };
+}
+
+/** An alarm with its own battery: no pump, no fuse, nothing that a drop could hurt. */
+function alarmReport({ circuit: { id, name }, facts, findings }: AssessedAlarm) {
+  const dropV = facts.conductors.reduce((sum, conductor) => sum + conductor.dropV, 0);
+  return {
+    id,
+    name,
+    status: 'sized',
+    designCurrentA: Math.max(...facts.conductors.map(({ designA }) => designA)),
+    conductors: facts.conductors.map(conductorReport),
+    dropV,
+    dropPercent: (100 * dropV) / defaults.ratedSupplyV,
+    pumpV: null,
+    supplies: [],
+    protection: null,
+    alternatives: [],
     flowLPerH: null,
     headM: null,
     findings,
+  };
+}
+
+function conductorReport(conductor: ConductorFacts) {
+  return {
+    id: conductor.planned.id,
+    size: conductor.size,
+    proposedSize: conductor.proposedSize,
+    areaMm2: conductor.areaMm2,
+    lengthM: conductor.planned.lengthM,
+    designA: conductor.designA,
+    resistanceOhm: conductor.resistanceOhm,
+    ampacityA: conductor.ampacity.amps,
+    dropV: conductor.dropV,
+    runningA: conductor.runningA,
   };
 }

@@ -1,9 +1,10 @@
 import {
   everySetting,
   mapParts,
-  solve,
+  truthRow,
   type MotorCondition,
   type Netlist,
+  type Part,
   type OperatingPoint,
   type Setting,
 } from '../circuit';
@@ -18,19 +19,41 @@ export function withPump(netlist: Netlist, condition: MotorCondition | 'shorted'
   return mapParts(netlist, (part) => (part.kind === 'pump' ? { ...part, condition } : part));
 }
 
+/**
+ * The netlist with relays pulled in and electronics at work whatever their
+ * volts: on a fault they may let go and come back, and what must open is the fuse.
+ */
+export function heldIn(netlist: Netlist): Netlist {
+  return mapParts(netlist, (part) => {
+    if (part.kind === 'relay' || part.kind === 'probe-sensor') return { ...part, held: true };
+    return part.kind === 'pump' && part.inside ? { ...part, inside: { ...part.inside, held: true } } : part;
+  });
+}
+
+/** Small loads: they do not decide what the pump's conductors lose. */
+const LEFT_OUT: readonly Part['kind'][] = ['lamp', 'alarm', 'diode', 'neighbour'];
+
 /** The netlist with fixed currents for the motors, no lights, and every contact, fuse and joint ideal: conductors only. */
 export function conductorsOnly(netlist: Netlist, designCurrentA: number): Netlist {
-  const unlit = { ...netlist, parts: netlist.parts.filter((part) => part.kind !== 'lamp') };
+  const unlit = { ...netlist, parts: netlist.parts.filter(({ kind }) => !LEFT_OUT.includes(kind)) };
   return mapParts(unlit, (part) => {
     switch (part.kind) {
       case 'pump':
-        return { ...part, sinkA: designCurrentA };
+        return {
+          ...part,
+          sinkA: designCurrentA,
+          ...(part.inside ? { inside: { ...part.inside, contactOhm: 0, held: true } } : {}),
+        };
       case 'shared-load':
         return { ...part, sinkA: part.motor.labelA };
       case 'fuse':
       case 'joint':
         return { ...part, ohm: 0 };
+      case 'relay':
+      case 'probe-sensor':
+        return { ...part, contactOhm: 0, held: true };
       case 'float-switch':
+      case 'through-float':
       case 'isolator':
       case 'on-off-switch':
       case 'three-way-switch':
@@ -47,27 +70,64 @@ export interface Solved {
   readonly pumpV: number;
 }
 
-/** Solves the netlist in each setting. */
+/** Solves the netlist in each setting; one in which a relay chatters has no answer and is left out. */
 export function solveIn(netlist: Netlist, settings: readonly Setting[], pump: string): Solved[] {
-  return settings.map((setting) => {
-    const point = solve(netlist, setting);
-    return { setting, point, pumpV: point.voltsAcross(pump, 'plus', 'minus') };
+  return settings.flatMap((setting) => {
+    const { point, trouble } = truthRow(netlist, setting);
+    if (trouble && trouble.code !== 'chatter') throw trouble;
+    return point ? [{ setting, point, pumpV: point.voltsAcross(pump, 'plus', 'minus') }] : [];
   });
 }
+
+/** Solves the netlist in every setting, pump or none. */
+export function everySolved(netlist: Netlist): Solved[] {
+  return everySetting(netlist).flatMap((setting) => {
+    const { point } = truthRow(netlist, setting);
+    return point ? [{ setting, point, pumpV: 0 }] : [];
+  });
+}
+
+/** Running settings by wiring: they depend on nothing else, and a survey changes figures far more often than wiring. */
+const knownRunning = new Map<string, readonly Setting[]>();
+const KNOWN_AT_MOST = 200;
 
 /**
  * The settings of switch and floats in which the pump has voltage. Settings that
  * load every conductor alike, such as manual with the float up or down, count once.
  */
-export function runningSettings(netlist: Netlist, pump: string): Setting[] {
+export function runningSettings(netlist: Netlist, pump: string): readonly Setting[] {
+  const key = wiringOf(netlist);
+  const known = knownRunning.get(key);
+  if (known) return known;
+  const found = findRunning(netlist, pump);
+  if (knownRunning.size >= KNOWN_AT_MOST) knownRunning.clear();
+  knownRunning.set(key, found);
+  return found;
+}
+
+function wiringOf({ parts, conductors }: Netlist): string {
+  const inside = (part: Part) => (part.kind === 'pump' ? (part.inside?.sensing ?? '') : '');
+  return [
+    ...parts.map((part) => `${part.kind}:${part.id}:${inside(part)}`),
+    ...conductors.map(({ from, to }) => `${from.part}.${from.terminal}-${to.part}.${to.terminal}`),
+  ].join();
+}
+
+function findRunning(netlist: Netlist, pump: string): readonly Setting[] {
   const solved = solveIn(withPump(netlist, 'locked'), everySetting(netlist), pump);
   const distinct = new Map<string, Setting>();
   for (const { point, pumpV, setting } of solved) {
     if (Math.abs(pumpV) <= 1e-3) continue;
     const load = netlist.conductors.map(({ id }) => String(Math.round(point.conductorA(id) * 1e6))).join(' ');
-    if (!distinct.has(load)) distinct.set(load, setting);
+    const likely = new Set(netlist.parts.filter(({ id }) => point.latched(id)).map(({ id }) => id));
+    if (!distinct.has(load)) distinct.set(load, likely.size > 0 ? { ...setting, likely } : setting);
   }
   return [...distinct.values()];
+}
+
+/** The least volts at the pump; none where it runs in no setting. */
+export function leastPumpV(solved: readonly Solved[]): number {
+  return solved.length === 0 ? 0 : Math.min(...solved.map(({ pumpV }) => pumpV));
 }
 
 /** The item for which `value` is least. */

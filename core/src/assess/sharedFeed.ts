@@ -3,6 +3,7 @@ import type { Finding, Fix } from '../findings';
 import type { SharedPump } from '../schemes';
 import type { AssessedCircuit } from './circuit';
 import type { Need } from './needs';
+import { withFix } from './tryFixes';
 
 /** A circuit with the feed it hangs on, and what else hangs there. */
 interface Feed {
@@ -10,6 +11,7 @@ interface Feed {
   readonly others: readonly SharedPump[];
   readonly fixed: Readonly<Record<string, string>>;
   readonly needs: readonly Need[];
+  readonly alarmAlso: SharedPump | null;
 }
 
 const FEED_PARTS = ['feed', 'stub', 'fuse'];
@@ -25,17 +27,26 @@ export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, As
   const onFeed = job.circuits.filter(
     (other) => other.id !== circuit.id && (other.id === leaderId || other.sharesFeedWith === leaderId),
   );
-  const needs = onFeed
-    .filter(({ pump }) => pump.currentA === undefined)
-    .map(({ name }) => ({
-      path: ['sharesFeedWith'],
-      label: `Amperes of ${name}, on the same feed`,
-      why: 'the currents of a shared feed add up',
-    }));
-  const others = onFeed.flatMap(({ id, name, pump }) =>
-    pump.currentA === undefined ? [] : [{ id, name, pump: { ...pump, currentA: pump.currentA } }],
-  );
-  if (!leader) return { circuit, others, fixed: {}, needs };
+  const also = job.circuits.filter(({ id }) => id === circuit.alarm?.alsoFrom);
+  const needs = [
+    ...onFeed
+      .filter(({ pump }) => pump.currentA === undefined)
+      .map(({ name }) => ({
+        path: ['sharesFeedWith'],
+        label: `Amperes of ${name}, on the same feed`,
+        why: 'the currents of a shared feed add up',
+      })),
+    ...also
+      .filter(({ pump }) => pump.currentA === undefined)
+      .map(({ name }) => ({
+        path: ['alarm', 'alsoFrom'],
+        label: `Amperes of ${name}, whose pump sounds the alarm as well`,
+        why: 'shows whether one circuit feeds back into the other',
+      })),
+  ];
+  const others = onFeed.flatMap(knownPump);
+  const alarmAlso = also.flatMap(knownPump)[0] ?? null;
+  if (!leader) return { circuit, others, fixed: {}, needs, alarmAlso };
   const { source: _own, ...rest } = circuit;
   const sized = known.get(leader.id);
   const sizes = sized?.status === 'sized' ? sized.facts.conductors : [];
@@ -54,20 +65,25 @@ export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, As
     },
     others,
     needs,
+    alarmAlso,
     fixed: Object.fromEntries(
       sizes.filter(({ planned }) => FEED_PARTS.includes(planned.id)).map(({ planned, size }) => [planned.id, size]),
     ),
   };
 }
 
+function knownPump({ id, name, pump }: Circuit): SharedPump[] {
+  return pump.currentA === undefined ? [] : [{ id, name, pump: { ...pump, currentA: pump.currentA } }];
+}
+
 /** The assessment under the circuit's own fields: a fix never writes another circuit's feed into it. */
 export function withOwnFeed(assessed: AssessedCircuit, own: Circuit): AssessedCircuit {
   if (own.sharesFeedWith === undefined) return assessed;
-  if (assessed.status === 'incomplete') return { ...assessed, circuit: own };
+  if (assessed.status !== 'sized') return { ...assessed, circuit: own };
   return {
     ...assessed,
     circuit: own,
-    findings: assessed.findings.map((finding) => ({ ...finding, fix: fixOfOwn(finding, own) })),
+    findings: assessed.findings.map((finding) => withFix(finding, () => fixOfOwn(finding, own))),
   };
 }
 

@@ -10,13 +10,13 @@ import {
   type DropSchool,
 } from '../reference';
 import { ampacity, conductorOhm, type RatingAnswer } from '../wiring';
-import { netlistOf, type Plan, type PlannedConductor } from '../schemes';
+import { netlistOf, type PlannedConductor, type PumpPlan } from '../schemes';
 import type { ConductorPiece, NoSize } from '../findings';
 import type { Setting } from '../circuit';
 import { conductorsOnly, leastBy, some, solveIn, withSupply, type Solved } from './settings';
 
 export interface SizingQuestion {
-  readonly plan: Plan;
+  readonly plan: PumpPlan;
   readonly family: CableFamily;
   readonly dropSchool: DropSchool;
   readonly designCurrentA: number;

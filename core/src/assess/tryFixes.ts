@@ -1,23 +1,31 @@
-import type { CircuitFacts, Finding, Fix, FixIdea, Judgement, Severity } from '../findings';
+import type { WaterFacts, CircuitFacts, Finding, Fix, FixIdea, Judgement, Severity } from '../findings';
 import { defaults } from '../reference';
-import { formatAmps, formatOpening, formatPercent, formatVolts } from '../units';
+import { formatAmps, formatOpening, formatPercent, formatQuantity, formatVolts } from '../units';
 import type { Opening } from '../wiring';
 import type { Circuit } from '../job';
 
 /** A circuit's facts with what its rules say of them. */
-export interface Judged {
-  readonly facts: CircuitFacts;
+export interface Judged<Facts = CircuitFacts> {
+  readonly facts: Facts;
   readonly judgements: readonly Judgement[];
 }
+
+/** The figures that a change moves, before and after, in words. */
+type Effect<Facts> = (before: Judged<Facts>, after: Judged<Facts>) => Fix['effect'];
 
 /**
  * Turns judgements into findings: ideas are tried on the circuit in turn, and the first
  * whose finding goes without a new stop is offered as the fix. They are tried
  * when the fix is first read: a list of many circuits never asks.
  * @param again assesses another state of the same circuit
+ * @param effectOf says what a change moves
  */
-export function tryFixes(before: Judged, again: (circuit: Circuit) => Judged | null): Finding[] {
-  const tried = new Map<string, Judged | null>();
+export function tryFixes<Facts>(
+  before: Judged<Facts>,
+  again: (circuit: Circuit) => Judged<Facts> | null,
+  effectOf: Effect<Facts>,
+): Finding[] {
+  const tried = new Map<string, Judged<Facts> | null>();
   const outcomeOf = (idea: FixIdea) => {
     const key = JSON.stringify(idea.circuit);
     const known = tried.get(key);
@@ -27,17 +35,24 @@ export function tryFixes(before: Judged, again: (circuit: Circuit) => Judged | n
     return outcome;
   };
   return before.judgements.map(({ ideas = [], ...finding }): Finding => {
-    if (ideas.length === 0) return finding;
+    if (Array.isArray(ideas) && ideas.length === 0) return finding;
     const fix = once(() => {
-      for (const idea of ideas) {
+      for (const idea of typeof ideas === 'function' ? ideas() : ideas) {
         const after = outcomeOf(idea);
         if (after && answers(finding, before, after)) return { ...idea, effect: effectOf(before, after) };
       }
       return undefined;
     });
-    // Defined, not written as a getter in a literal: some translators copy such literals and so ask at once.
-    return Object.defineProperty<Finding>({ ...finding }, 'fix', { get: fix, enumerable: true });
+    return withFix(finding, fix);
   });
+}
+
+/** The finding with a fix that is asked for when first read. */
+export function withFix(finding: Finding, fix: () => Fix | undefined): Finding {
+  // Defined, not written as a getter in a literal: some translators copy such literals and so ask at once.
+  const { code, severity, message, rule, source, about } = finding;
+  const copy: Finding = { code, severity, message, rule, source, ...(about === undefined ? {} : { about }) };
+  return Object.defineProperty(copy, 'fix', { get: once(fix), enumerable: true });
 }
 
 function once<T>(work: () => T): () => T {
@@ -45,7 +60,7 @@ function once<T>(work: () => T): () => T {
   return () => (done ??= { value: work() }).value;
 }
 
-function answers(finding: Omit<Judgement, 'ideas'>, before: Judged, after: Judged): boolean {
+function answers(finding: Omit<Judgement, 'ideas'>, before: Judged<unknown>, after: Judged<unknown>): boolean {
   const name = nameOf(finding);
   const stops = new Set(before.judgements.filter(({ severity }) => severity === 'stop').map(nameOf));
   return after.judgements.every(
@@ -57,23 +72,55 @@ function nameOf({ code, about }: Omit<Judgement, 'ideas'>): string {
   return `${code} ${about ?? ''}`;
 }
 
-/** The figures that a change moves, before and after. */
-function effectOf(before: Judged, after: Judged): Fix['effect'] {
-  const pumpV = ({ facts }: Judged) =>
-    formatVolts(facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN);
-  const count = (severity: Severity) => (judged: Judged) =>
-    String(judged.judgements.filter((judgement) => judgement.severity === severity).length);
-  const rows: readonly (readonly [string, (judged: Judged) => string])[] = [
-    ['fuse', ({ facts }) => formatAmps(facts.protection.ratingA)],
-    ['drop', ({ facts }) => formatPercent(facts.dropPercent)],
-    ['at the pump from 12.0 V', pumpV],
-    ['opens on a stalled pump in', ({ facts }) => openingWords(facts.protection.lockedRotorOpening)],
-    ['stops', count('stop')],
-    ['cautions', count('caution')],
-  ];
+type Row<Facts> = readonly [what: string, figure: (judged: Judged<Facts>) => string];
+
+const count = (severity: Severity) => (judged: Judged<unknown>) =>
+  String(judged.judgements.filter((judgement) => judgement.severity === severity).length);
+
+const counts: readonly Row<unknown>[] = [
+  ['stops', count('stop')],
+  ['cautions', count('caution')],
+];
+
+/** What a change moves of a float, whatever it serves. */
+const floatRows: readonly Row<{ readonly water: WaterFacts | null }>[] = [
+  ['float’s base', ({ facts }) => heightWords(facts.water?.float?.zM)],
+  ['switches on at', ({ facts }) => heightWords(facts.water?.float?.onM)],
+  ['lowest it may stand', ({ facts }) => heightWords(facts.water?.window?.minM ?? undefined)],
+];
+
+const pumpRows: readonly Row<CircuitFacts>[] = [
+  ['fuse', ({ facts }) => formatAmps(facts.protection.ratingA)],
+  ['drop', ({ facts }) => formatPercent(facts.dropPercent)],
+  [
+    'at the pump from 12.0 V',
+    ({ facts }) => formatVolts(facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN),
+  ],
+  ['opens on a stalled pump in', ({ facts }) => openingWords(facts.protection.lockedRotorOpening)],
+  ['pumps at 12.8 V', ({ facts }) => flowWords(facts)],
+];
+
+/** What a change to a circuit with a pump moves. */
+export const pumpEffect: Effect<CircuitFacts> = (before, after) =>
+  moved([...pumpRows, ...floatRows, ...counts], before, after);
+
+/** What a change to an alarm moves. */
+export const floatEffect: Effect<{ readonly water: WaterFacts | null }> = (before, after) =>
+  moved([...floatRows, ...counts], before, after);
+
+function moved<Facts>(rows: readonly Row<Facts>[], before: Judged<Facts>, after: Judged<Facts>): string[] {
   return rows
     .filter(([, figure]) => figure(before) !== figure(after))
     .map(([what, figure]) => `${what} ${figure(before)} → ${figure(after)}`);
+}
+
+function heightWords(metres: number | undefined): string {
+  return metres === undefined ? 'open' : formatQuantity(metres, 'shortLength', 'metric');
+}
+
+function flowWords({ water }: CircuitFacts): string {
+  const row = water?.poses[0]?.operating.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
+  return row ? formatQuantity(row.flowLPerH, 'flow', 'metric', 0) : 'not known';
 }
 
 function openingWords(opening: Opening): string {

@@ -10,7 +10,7 @@ export interface WorkingStep {
 }
 
 /** The arithmetic behind a conductor's figures, step by step, with the rows of the tables used. */
-export function conductorWorking(facts: CircuitFacts, id: string): WorkingStep[] {
+export function conductorWorking(facts: Pick<CircuitFacts, 'conductors'>, id: string): WorkingStep[] {
   const conductor = facts.conductors.find((candidate) => candidate.planned.id === id);
   if (!conductor) return [];
   const several = conductor.pieces.length > 1;

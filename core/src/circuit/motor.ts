@@ -20,8 +20,13 @@ export interface MotorPoint {
   readonly slopeS: number;
 }
 
-/** Share of label current that follows the square of speed: loaded, or running dry. */
+/** Running dry. */
 const DRY_SHARE = 0.2;
+
+/** Share of label current that goes with the square of the speed. */
+export function loadedShare(condition: MotorCondition): number {
+  return condition === 'dry' ? DRY_SHARE : 1 - defaults.motorNoLoadShare;
+}
 
 /** Winding resistance where it was not measured: label volts ÷ (5 × label amperes), Ω. */
 export function defaultWindingOhm(labelA: number, labelV: number): number {
@@ -52,7 +57,7 @@ export function motorAt(motor: Motor, volts: number, condition: MotorCondition =
     return { amps: volts / windingOhm, speedRatio: 0, slopeS: 1 / windingOhm };
   }
   const c = defaults.motorNoLoadShare;
-  const k = condition === 'dry' ? DRY_SHARE : 1 - c;
+  const k = loadedShare(condition);
   const square = windingOhm * labelA * k;
   const linear = labelV - labelA * windingOhm;
   const constant = startingV(motor) - magnitude;

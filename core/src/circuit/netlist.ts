@@ -1,4 +1,5 @@
-import type { Part, Setting, SwitchPosition } from './parts';
+import { CircuitError } from './circuitError';
+import { isFloat, positionsOf, terminalsOf, type Part, type Setting } from './parts';
 
 /** Where a conductor ends: a terminal of a part. */
 export interface TerminalRef {
@@ -26,22 +27,20 @@ export function mapParts(netlist: Netlist, change: (part: Part) => Part): Netlis
   return { ...netlist, parts: netlist.parts.map(change) };
 }
 
-const switchPositions: Readonly<Partial<Record<Part['kind'], readonly SwitchPosition[]>>> = {
-  'three-way-switch': ['off', 'manual', 'auto'],
-  'on-off-switch': ['off', 'manual'],
-  'shared-load': ['off', 'manual'],
-};
-
-/** Every switch and float position of a netlist, in all combinations. */
-export function everySetting(netlist: Netlist): Setting[] {
+/**
+ * Every position of switches and floats, in all combinations. Muting an alarm
+ * is not one of them: it moves nothing but its sound.
+ */
+export function everySetting({ parts }: Pick<Netlist, 'parts'>): Setting[] {
   let settings: Setting[] = [{ switches: {}, floats: {} }];
-  for (const part of netlist.parts) {
-    const positions = switchPositions[part.kind];
-    if (positions) {
+  for (const part of parts) {
+    const positions = part.kind === 'alarm' ? [] : positionsOf(part);
+    if (positions.length > 0) {
       settings = settings.flatMap((setting) =>
         positions.map((position) => ({ ...setting, switches: { ...setting.switches, [part.id]: position } })),
       );
-    } else if (part.kind === 'float-switch') {
+    }
+    if (isFloat(part)) {
       settings = settings.flatMap((setting) =>
         (['down', 'up'] as const).map((position) => ({
           ...setting,
@@ -51,4 +50,47 @@ export function everySetting(netlist: Netlist): Setting[] {
     }
   }
   return settings;
+}
+
+/** A terminal as text, `part.terminal`. */
+export function terminalName({ part, terminal }: TerminalRef): string {
+  return `${part}.${terminal}`;
+}
+
+/**
+ * Checks that every id is used once and every conductor ends at a terminal that is there.
+ * @throws CircuitError naming the part or conductor.
+ */
+export function checkNetlist({ parts, conductors, ground }: Netlist): void {
+  const seen = new Set<string>();
+  for (const { id } of [...parts, ...conductors]) {
+    if (seen.has(id))
+      throw new CircuitError(
+        'repeated-id',
+        `“${id}” is there twice. Every part and conductor has an id of its own.`,
+        id,
+      );
+    seen.add(id);
+  }
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const check = (end: TerminalRef, of: string) => {
+    const part = byId.get(end.part);
+    if (!part)
+      throw new CircuitError(
+        'no-such-part',
+        `“${of}” ends at “${terminalName(end)}”, and there is no part “${end.part}”. It ends nowhere: move or remove it.`,
+        of,
+      );
+    if (!terminalsOf(part).includes(end.terminal))
+      throw new CircuitError(
+        'no-such-terminal',
+        `“${of}” ends at “${terminalName(end)}”, and “${end.part}” has no terminal “${end.terminal}”: it has ${terminalsOf(part).join(', ')}.`,
+        of,
+      );
+  };
+  for (const { id, from, to } of conductors) {
+    check(from, id);
+    check(to, id);
+  }
+  check(ground, 'node 0');
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { motorAt, type Motor } from './motor';
 import { everySetting, mapParts, type Netlist } from './netlist';
 import type { Setting } from './parts';
-import { CircuitError, solve } from './solve';
+import { CircuitError } from './circuitError';
+import { solve } from './solve';
 
 const motor: Motor = { labelA: 5, labelV: 12, windingOhm: 0.48 };
 const end = (part: string, terminal: string) => ({ part, terminal });
@@ -127,5 +128,6 @@ describe('the solved circuit', () => {
       ],
     };
     expect(() => solve(net, { switches: {}, floats: {} })).toThrow(CircuitError);
+    expect(() => solve(net, { switches: {}, floats: {} })).toThrow('“two” has no internal resistance');
   });
 });

@@ -1,4 +1,5 @@
 import type { AssessedCircuit } from '../assess';
+import { terminalInWords } from '../schemes';
 import { plainNumber } from '../units';
 
 /** A table as text: a line of headings and lines of cells. */
@@ -24,13 +25,12 @@ export function conductorList(assessed: readonly AssessedCircuit[]): TextTable {
       'Drop V',
     ],
     rows: assessed.flatMap((circuit) => {
-      if (circuit.status !== 'sized') return [];
-      const nameOf = (id: string) => circuit.plan.parts.find(({ part }) => part.id === id)?.name ?? id;
+      if (circuit.status === 'incomplete') return [];
       return circuit.facts.conductors.map(({ planned, size, designA, ampacity, resistanceOhm, dropV }) => [
         circuit.circuit.name,
         planned.name,
-        `${nameOf(planned.from.part)}, ${planned.from.terminal}`,
-        `${nameOf(planned.to.part)}, ${planned.to.terminal}`,
+        terminalInWords(circuit.plan, planned.from, circuit.circuit.panel?.posts),
+        terminalInWords(circuit.plan, planned.to, circuit.circuit.panel?.posts),
         planned.colour.stripe === undefined
           ? planned.colour.base
           : `${planned.colour.base} with ${planned.colour.stripe} stripe`,

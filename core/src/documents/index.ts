@@ -1,1 +1,2 @@
 export * from './conductorList';
+export * from './truthTable';

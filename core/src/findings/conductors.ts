@@ -9,10 +9,21 @@ const SLACK = 1 + 1e-9;
 /** Ampacity, surroundings and least size of each conductor. */
 export const conductorRules: RuleFamily = (facts) => [
   ...(facts.noSize ? [noSizeFinding(facts, facts.noSize)] : []),
-  ...facts.conductors.flatMap((conductor) => [...ampacityRule(facts, conductor), ...leastSizeRule(facts, conductor)]),
+  ...conductorJudgements(facts),
 ];
 
-function ampacityRule(facts: CircuitFacts, conductor: ConductorFacts): Judgement[] {
+/** What conductors are judged by in every circuit. */
+type Conducting = Pick<CircuitFacts, 'circuit' | 'conductors'>;
+
+/** Each conductor of a circuit, with a pump or without. */
+export function conductorJudgements(facts: Conducting): Judgement[] {
+  return facts.conductors.flatMap((conductor) => [
+    ...ampacityRule(facts, conductor),
+    ...leastSizeRule(facts, conductor),
+  ]);
+}
+
+function ampacityRule(facts: Conducting, conductor: ConductorFacts): Judgement[] {
   const { planned, ampacity } = conductor;
   const forbidden = conductor.pieces.find((piece) => piece.ampacity.engineSpaceFactor === null);
   if (forbidden) {
@@ -46,11 +57,11 @@ function ampacityRule(facts: CircuitFacts, conductor: ConductorFacts): Judgement
   ];
 }
 
-function leastSizeRule(facts: CircuitFacts, conductor: ConductorFacts): Judgement[] {
+function leastSizeRule(facts: Conducting, conductor: ConductorFacts): Judgement[] {
   const { planned } = conductor;
   if (!conductor.underLeast) return [];
   const rule = `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheath or enclosure; a part’s leads up to 178 mm exempt.`;
-  const source = facts.choices.rules === 'iso' ? ruleSets.iso.name : 'ABYC E-11; ISO 13297';
+  const source = facts.circuit.choices?.rules === 'iso' ? ruleSets.iso.name : 'ABYC E-11; ISO 13297';
   if (planned.underLeastBecause !== undefined) {
     return [
       {

@@ -1,24 +1,28 @@
 import { formatAmps } from '../units';
+import type { ContactFacts } from './facts';
 import type { RuleFamily } from './finding';
+import { useRelay, withIdeas } from './fixes';
 
-/** Contacts of switch and float against the motor's current on DC. */
-export const contactRules: RuleFamily = ({ circuit, automatic, designCurrentA }) => {
-  const contacts = [
-    { what: 'switch', ratingA: circuit.panel?.switchA, about: 'switch' },
-    ...(automatic ? [{ what: 'float', ratingA: circuit.floatA, about: 'float' }] : []),
-  ];
-  return contacts.flatMap(({ what, ratingA, about }) =>
-    ratingA === undefined || designCurrentA <= ratingA * (1 + 1e-9)
+const remedies: Readonly<Record<ContactFacts['what'], string>> = {
+  switch: 'Use a switch of the rating, or let it drive a relay.',
+  float: 'A welded float never lets the pump stop. Use a float of the rating, or let it drive a relay.',
+  relay: 'Use a relay of a larger contact.',
+};
+
+/** Contacts of switch, float and relay against the motor's current on DC. */
+export const contactRules: RuleFamily = ({ circuit, contacts }) =>
+  contacts.flatMap(({ part, name, what, ratingA, amps }) =>
+    ratingA === undefined || amps <= ratingA * (1 + 1e-9)
       ? []
       : [
           {
             code: 'contact-over-rating',
             severity: 'stop' as const,
-            message: `The ${what}’s contact is rated ${formatAmps(ratingA)} on DC, the pump draws ${formatAmps(designCurrentA)}: it welds or burns, and a welded float never lets the pump stop. Use a ${what} of the rating, or let it drive a relay.`,
+            message: `${name}: the contact is rated ${formatAmps(ratingA)} on DC and carries ${formatAmps(amps)}: it welds or burns. ${remedies[what]}`,
             rule: 'Contacts rated for the motor’s current on DC.',
             source: 'ABYC E-11; the maker’s rating on DC',
-            about,
+            about: part,
+            ...withIdeas(useRelay(circuit)),
           },
         ],
   );
-};

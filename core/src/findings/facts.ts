@@ -1,8 +1,9 @@
 import type { Ampacity, Opening, Rating, RatingAnswer } from '../wiring';
 import type { Circuit, Choices } from '../job';
 import type { CableFamily, DropSchool } from '../reference';
-import type { Motor, Setting } from '../circuit';
-import type { PlannedConductor, PlannedRun, SharedPump } from '../schemes';
+import type { Motor, Setting, TruthRow } from '../circuit';
+import type { WaterFacts } from './waterFacts';
+import type { Plan, PlannedConductor, PlannedRun, Rewired, SchemeOption, SharedPump } from '../schemes';
 
 /** A piece of a conductor, where it runs. */
 export interface ConductorPiece {
@@ -53,6 +54,8 @@ export interface ProtectionFacts extends Rating {
   readonly proposed: Rating | null;
   readonly lockedRotorA: number;
   readonly lockedRotorOpening: Opening;
+  /** Where both legs of an always-live circuit have a fuse of their own: a stalled motor fed through both. */
+  readonly legs: { readonly manualA: number; readonly autoA: number; readonly opening: Opening } | null;
   readonly farShortA: number;
   readonly farShortOpening: Opening;
   readonly inrushA: number;
@@ -79,12 +82,36 @@ export interface NoSize {
   readonly neededFactor: number;
 }
 
+/** A contact, what it may carry and what it carries at design current. */
+export interface ContactFacts {
+  readonly part: string;
+  readonly name: string;
+  readonly what: 'switch' | 'float' | 'relay';
+  readonly ratingA: number | undefined;
+  readonly amps: number;
+}
+
+/** What the circuit does as it is wired, solved in every setting of its switches and floats. */
+export interface Behaviour {
+  /** The plan with what was found wired otherwise. */
+  readonly wired: Plan;
+  readonly strays: Rewired['strays'];
+  /** Differences from the plan, in words. */
+  readonly differences: readonly string[];
+  /** At 12.8 V at the posts. */
+  readonly rows: readonly TruthRow[];
+  /** At the lowest supply; only of circuits with a relay. */
+  readonly lowRows: readonly TruthRow[];
+  readonly lowestV: number;
+}
+
 /** Everything that is known about a sized circuit: what the findings judge. */
 export interface CircuitFacts {
   readonly circuit: Circuit;
   readonly choices: Choices;
   /** Whether the scheme pumps with nobody aboard. */
   readonly automatic: boolean;
+  readonly options: readonly SchemeOption[];
   readonly petrol: boolean;
   readonly others: readonly SharedPump[];
   readonly family: CableFamily;
@@ -100,4 +127,17 @@ export interface CircuitFacts {
   readonly dropSetting: Setting;
   readonly supplies: readonly SupplyFacts[];
   readonly protection: ProtectionFacts;
+  readonly contacts: readonly ContactFacts[];
+  readonly behaviour: Behaviour;
+  /** Null while its pump, hose and float are in no surveyed well. */
+  readonly water: WaterFacts | null;
+}
+
+/** What is known about an alarm with a battery of its own. */
+export interface AlarmFacts {
+  readonly circuit: Circuit;
+  readonly petrol: boolean;
+  readonly conductors: readonly ConductorFacts[];
+  readonly behaviour: Behaviour;
+  readonly water: WaterFacts | null;
 }

@@ -23,7 +23,8 @@ interface Limit {
 function lockedRotorRule(facts: CircuitFacts): Judgement[] {
   const { protection } = facts;
   const severity = severityOf(protection.lockedRotorOpening, { goodS: 10, cautionS: 60 });
-  if (!severity) return [];
+  // Legs fused apart have a finding of their own.
+  if (!severity || (facts.circuit.panel?.legFuses && facts.options.includes('leg-fuses'))) return [];
   return [
     {
       code: 'locked-rotor-slow',

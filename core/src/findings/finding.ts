@@ -29,9 +29,9 @@ export interface Finding {
   readonly fix?: Fix | undefined;
 }
 
-/** A finding as its rule states it, with ideas of what may answer it, the best first. */
+/** A finding as its rule states it, with ideas of what may answer it, the best first; those that take reckoning are asked for later. */
 export interface Judgement extends Omit<Finding, 'fix'> {
-  readonly ideas?: readonly FixIdea[];
+  readonly ideas?: readonly FixIdea[] | (() => readonly FixIdea[]);
 }
 
 /** A family of rules: facts in, judgements out. */

@@ -136,6 +136,47 @@ export function feedUnswitched(circuit: Circuit): FixIdea {
   };
 }
 
+/** A relay that carries the pump, driven by the switch and float there are. */
+export function useRelay(circuit: Circuit): FixIdea | undefined {
+  if (circuit.scheme !== 'three-way-float') return undefined;
+  return { label: 'Let them drive a relay', circuit: { ...circuit, scheme: 'relay' } };
+}
+
+/** A diode across the relay's coil. */
+export function suppressCoil(circuit: Circuit): FixIdea {
+  return {
+    label: 'Put a diode across the coil',
+    circuit: { ...circuit, relay: { ...circuit.relay, suppression: 'diode' } },
+  };
+}
+
+/** The running light between the post that carries the pump and negative. */
+export function lightToNegative(circuit: Circuit): FixIdea {
+  return {
+    label: 'Wire the light to negative',
+    circuit: { ...circuit, panel: { ...circuit.panel, lightWired: 'to-negative' } },
+  };
+}
+
+/** A diode in each feed of the alarm. */
+export function alarmDiodes(circuit: Circuit): FixIdea {
+  return { label: 'Put a diode in each feed', circuit: { ...circuit, alarm: { ...circuit.alarm, diodes: true } } };
+}
+
+/** One common fuse in place of one in each leg. */
+export function oneCommonFuse(circuit: Circuit): FixIdea {
+  const { legFuses: _apart, ...panel } = circuit.panel ?? {};
+  const { protection: _chosen, ...choices } = circuit.choices ?? {};
+  return { label: 'Use one common fuse', circuit: { ...circuit, panel, choices } };
+}
+
+/** The wiring as the scheme plans it. */
+export function backToPlan(circuit: Circuit): FixIdea | undefined {
+  if (!circuit.rewired) return undefined;
+  const { rewired: _found, ...planned } = circuit;
+  return { label: 'Put the wiring back to plan', circuit: planned };
+}
+
 function withChoices(circuit: Circuit, part: Choices): Circuit {
   return { ...circuit, choices: { ...circuit.choices, ...part } };
 }

@@ -1,9 +1,12 @@
 import { cautions } from '../reference';
-import type { RuleFamily } from './finding';
+import type { Judgement, RuleFamily } from './finding';
 
 /** What petrol or gas on board asks of everything in the space. */
-export const petrolRules: RuleFamily = ({ petrol }) =>
-  petrol
+export const petrolRules: RuleFamily = ({ petrol }) => fuelJudgements(petrol);
+
+/** The same for a circuit without a pump. */
+export function fuelJudgements(petrol: boolean): Judgement[] {
+  return petrol
     ? [
         {
           code: 'ignition-protection',
@@ -14,3 +17,4 @@ export const petrolRules: RuleFamily = ({ petrol }) =>
         },
       ]
     : [];
+}

@@ -76,6 +76,9 @@ export const jobFields = {
     .min(1, { error: 'At least the one conductor itself.' })
     .max(200, { error: 'At most 200 conductors.' }),
   contactA: positive('A contact rating', 'A', 200, 'Read it from the switch or float, for DC.'),
+  coilOhm: positive('A coil', 'Ω', 2000, 'Measure it with the coil disconnected, or read the relay’s leaflet.'),
+  coilV: positive('A coil voltage', 'V', 16, 'Read the relay’s leaflet: a 12 V relay pulls in at 7 to 9 V.'),
+  alarmV: positive('An alarm’s battery', 'V', 16, 'Read it from the alarm: mostly 3 to 12 V.'),
   headM: z
     .number({ error: 'Head must be a number, in m.' })
     .min(0, { error: 'Head is 0 m or more.' })

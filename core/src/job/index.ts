@@ -3,5 +3,7 @@ export * from './fieldNames';
 export * from './fields';
 export * from './plausible';
 export * from './schema';
-export * from './readJob';
 export * from './newJob';
+export * from './waterFields';
+export * from './waterSchema';
+export * from './withoutCircuit';

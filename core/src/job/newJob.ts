@@ -1,4 +1,4 @@
-import { JOB_FORMAT, JOB_VERSION, type Circuit, type Job, type SchemeKey } from './schema';
+import { JOB_FORMAT, JOB_VERSION, type Circuit, type Job } from './schema';
 
 /** A boat with one battery and no circuits yet. Ids are made by the caller. */
 export function newJob(ids: { readonly boatId: string; readonly batteryId: string }, name: string): Job {
@@ -12,7 +12,7 @@ export function newJob(ids: { readonly boatId: string; readonly batteryId: strin
 }
 
 /** A circuit with nothing surveyed yet, on the given battery. */
-export function newCircuit(id: string, name: string, scheme: SchemeKey, batteryId: string): Circuit {
+export function newCircuit(id: string, name: string, scheme: string, batteryId: string): Circuit {
   return {
     id,
     name,

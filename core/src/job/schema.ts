@@ -8,26 +8,16 @@ import {
   ruleSets,
 } from '../reference';
 import { freeText, jobFields } from './fields';
+import { id, oneOf } from './ids';
 import { motorProblem } from './motorCheck';
+import { waterFields } from './waterFields';
+import { circuitWaterSchema, ingressSchema, poseSchema, wellSchema } from './waterSchema';
+import { waterProblems } from './waterProblems';
+import { alarmSchema, panelSchema, relaySchema, rewiredSchema } from './wiringSchema';
 
 /** The format's name and the newest version this build reads and writes. */
 export const JOB_FORMAT = 'harbor-latch/job';
 export const JOB_VERSION = 1;
-
-const id = z.string({ error: 'An id must be text.' }).regex(/^[A-Za-z0-9-]{1,64}$/, {
-  error: 'An id has 1 to 64 letters, digits or hyphens.',
-});
-
-function keysOf<T extends Record<string, unknown>>(record: T): [keyof T & string, ...(keyof T & string)[]] {
-  const [first, ...rest] = Object.keys(record);
-  if (first === undefined) throw new Error('An empty table has no keys.');
-  return [first, ...rest];
-}
-
-function oneOf<T extends Record<string, unknown>>(record: T, what: string) {
-  const keys = keysOf(record);
-  return z.enum(keys, { error: `${what} must be one of: ${keys.join(', ')}.` });
-}
 
 const note = freeText(4000);
 
@@ -38,6 +28,7 @@ export const batterySchema = z.strictObject({
   capacityAh: jobFields.capacityAh.optional().describe('Default 100 Ah.'),
   internalOhm: jobFields.internalOhm.optional().describe('Default by chemistry and capacity.'),
   stateOfCharge: jobFields.stateOfCharge.optional().describe('Default 1, full.'),
+  chargeA: waterFields.chargeA.optional().describe('Trickle charge, on average. Default none.'),
   restV: jobFields.restV.optional().describe('Volts measured at rest; left out: by chemistry and state of charge.'),
 });
 
@@ -117,9 +108,7 @@ export const choicesSchema = z.strictObject({
 export const circuitSchema = z.strictObject({
   id,
   name: jobFields.name,
-  scheme: z.enum(['plain-switch', 'three-way-float'], {
-    error: 'This version knows the schemes plain-switch and three-way-float.',
-  }),
+  scheme: z.string({ error: 'A scheme must be text.' }),
   batteryId: id,
   manual: z
     .enum(['latching', 'momentary'], { error: 'Manual is latching or momentary.' })
@@ -143,26 +132,20 @@ export const circuitSchema = z.strictObject({
         .describe('A high-interrupt fuse on the battery post, ahead of the circuit’s own.'),
     })
     .optional(),
-  panel: z
-    .strictObject({
-      switchA: jobFields.contactA.optional().describe('Rating of the switch’s contacts on DC.'),
-      fuse: z
-        .strictObject({ kind: oneOf(protectionFamilies, 'The kind of fuse'), ratingA: jobFields.ratingA })
-        .optional()
-        .describe('Fuse or breaker built into the panel, between feed and switch.'),
-      light: z
-        .enum(['none', 'led', 'filament'], { error: 'The running light is none, led or filament.' })
-        .optional()
-        .describe('Running light from the manual post to negative. Default none.'),
-      tapFuseA: jobFields.ratingA.optional().describe('The light tap’s own fuse. Left out: none.'),
-      tapAccepted: z.boolean().optional().describe('A short, well-placed tap without a fuse was decided on.'),
-    })
-    .optional(),
+  panel: panelSchema.optional(),
+  relay: relaySchema.optional().describe('Of a scheme with a relay.'),
+  alarm: alarmSchema.optional().describe('Of a scheme with an alarm.'),
+  rewired: rewiredSchema.optional().describe('How the wiring found differs from the scheme.'),
+  expects: z
+    .record(z.string().max(200), z.enum(['runs', 'stands']))
+    .optional()
+    .describe('What the user expects of the pump, by setting of switches and floats.'),
   floatA: jobFields.contactA.optional().describe('Rating of the float’s contact on DC.'),
   sharesFeedWith: id.optional().describe('Another circuit whose source, fuse and feed this one hangs on.'),
   legs: z.strictObject({ sourceToPanel: legSchema, panelToBilge: legSchema, bilgeToNegative: legSchema }),
   pump: pumpSchema,
   choices: choicesSchema.optional(),
+  water: circuitWaterSchema.optional().describe('Its pump, hose and float in a well.'),
   note: note.optional(),
 });
 
@@ -173,25 +156,39 @@ export const boatSchema = z.strictObject({
   craft: freeText(200).optional().describe('What kind of craft, in the yard’s words.'),
   owner: freeText(200).optional(),
   berth: freeText(200).optional(),
+  afloatIn: z.enum(['sea', 'fresh'], { error: 'Afloat in sea or fresh water.' }).optional().describe('Default sea.'),
   petrol: z.boolean().optional().describe('Petrol or gas on board. Default false.'),
   archived: z.boolean().optional().describe('Put away: not shown in the yard unless asked for.'),
   note: note.optional(),
 });
 
-export const jobSchema = z
+const shape = z
   .strictObject({
     format: z.literal(JOB_FORMAT, { error: `The format must be "${JOB_FORMAT}".` }),
     version: z.literal(JOB_VERSION, { error: `The version must be ${JOB_VERSION}.` }),
     boat: boatSchema,
     batteries: z.array(batterySchema).min(1, { error: 'A boat needs at least one battery.' }).max(20),
+    wells: z.array(wellSchema).max(20, { error: 'A boat has at most twenty wells.' }).optional(),
+    poses: z
+      .array(poseSchema)
+      .max(200, { error: 'At most two hundred poses.' })
+      .optional()
+      .describe('Left out: at rest, level.'),
+    ingress: z.array(ingressSchema).max(50, { error: 'At most fifty ways of taking in water.' }).optional(),
     circuits: z.array(circuitSchema).max(50, { error: 'A boat has at most 50 circuits.' }),
   })
   .superRefine((job, context) => {
     reportRepeatedIds(job.batteries, 'batteries', context);
     reportRepeatedIds(job.circuits, 'circuits', context);
+    reportRepeatedIds(job.wells ?? [], 'wells', context);
+    reportRepeatedIds(job.poses ?? [], 'poses', context);
+    reportRepeatedIds(job.ingress ?? [], 'ingress', context);
+    for (const { path, message } of waterProblems(job)) context.addIssue({ code: 'custom', path: [...path], message });
     job.circuits.forEach((circuit, index) => {
       const message = motorProblem(circuit.pump);
       if (message) context.addIssue({ code: 'custom', path: ['circuits', index, 'pump', 'windingOhm'], message });
+      const also = alarmProblem(job.circuits, circuit);
+      if (also) context.addIssue({ code: 'custom', path: ['circuits', index, 'alarm', 'alsoFrom'], message: also });
       const shared = sharingProblem(job.circuits, circuit);
       if (shared) context.addIssue({ code: 'custom', path: ['circuits', index, 'sharesFeedWith'], message: shared });
       if (!job.batteries.some((battery) => battery.id === circuit.batteryId)) {
@@ -203,6 +200,17 @@ export const jobSchema = z
       }
     });
   });
+
+/**
+ * The definition of the job file, whose circuits are wired by one of the given schemes.
+ * @param schemeKeys the keys of every scheme there is
+ */
+export function jobSchemaWith(schemeKeys: readonly string[]) {
+  const scheme = z.enum([...schemeKeys], { error: `The scheme must be one of: ${schemeKeys.join(', ')}.` });
+  return shape.safeExtend({
+    circuits: z.array(circuitSchema.extend({ scheme })).max(50, { error: 'A boat has at most 50 circuits.' }),
+  });
+}
 
 function reportRepeatedIds(items: readonly { readonly id: string }[], list: string, context: z.RefinementCtx): void {
   const seen = new Set<string>();
@@ -223,6 +231,20 @@ interface Sharing {
   readonly sharesFeedWith?: string | undefined;
 }
 
+interface Alarmed {
+  readonly id: string;
+  readonly alarm?: { readonly alsoFrom?: string | undefined } | undefined;
+}
+
+/** Why an alarm cannot hang on the circuit it names, or null. */
+function alarmProblem(circuits: readonly Alarmed[], { id: own, alarm }: Alarmed): string | null {
+  if (alarm?.alsoFrom === undefined) return null;
+  if (alarm.alsoFrom === own) return 'An alarm hangs on its own circuit anyway. Name another, or none.';
+  return circuits.some((other) => other.id === alarm.alsoFrom)
+    ? null
+    : `No circuit has the id "${alarm.alsoFrom}". Use the id of another circuit of this boat.`;
+}
+
 /** Why a circuit cannot hang on the feed it names, or null. */
 function sharingProblem(circuits: readonly Sharing[], circuit: Sharing): string | null {
   if (circuit.sharesFeedWith === undefined) return null;
@@ -236,7 +258,7 @@ function sharingProblem(circuits: readonly Sharing[], circuit: Sharing): string 
 
 // TYPES
 
-export type Job = z.infer<typeof jobSchema>;
+export type Job = z.infer<typeof shape>;
 export type Boat = z.infer<typeof boatSchema>;
 export type Battery = z.infer<typeof batterySchema>;
 export type Circuit = z.infer<typeof circuitSchema>;
@@ -245,4 +267,3 @@ export type Run = z.infer<typeof runSchema>;
 export type LegKey = keyof Circuit['legs'];
 export type Pump = z.infer<typeof pumpSchema>;
 export type Choices = z.infer<typeof choicesSchema>;
-export type SchemeKey = Circuit['scheme'];

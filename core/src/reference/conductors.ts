@@ -61,11 +61,15 @@ export const conductorSizes: Readonly<Record<CableFamily, readonly ConductorSize
 /** Smallest conductor outside a sheath or enclosure. Source: ABYC E-11; ISO 13297. */
 export const minimumSize: Readonly<Record<CableFamily, string>> = { awg: '16 AWG', metric: '1 mm²' };
 
+type NamedSize = ConductorSize & { readonly family: CableFamily };
+
+const sizesByName = new Map<string, NamedSize>(
+  (['awg', 'metric'] as const).flatMap((family) =>
+    conductorSizes[family].map((row) => [row.size, { ...row, family }] as const),
+  ),
+);
+
 /** Looks a size up by name in either family. */
-export function findSize(name: string): (ConductorSize & { readonly family: CableFamily }) | undefined {
-  for (const family of ['awg', 'metric'] as const) {
-    const found = conductorSizes[family].find((candidate) => candidate.size === name);
-    if (found) return { ...found, family };
-  }
-  return undefined;
+export function findSize(name: string): NamedSize | undefined {
+  return sizesByName.get(name);
 }

@@ -22,6 +22,45 @@ export const defaults = {
   ledDropV: 2,
   ledOhm: 680,
   pilotLampOhm: 150,
+  /** A pilot lamp is judged by its power at this voltage: dark below the one share of it, dim below the other. */
+  filamentV: 12,
+  filamentDarkShare: 0.05,
+  filamentDimShare: 0.5,
+  diodeDropV: 0.7,
+  diodeOhm: 0.05,
+  /** Relay, numbered after ISO 7588. */
+  relayCoilOhm: 90,
+  coilFuseA: 1,
+  relayPullInV: 7.2,
+  relayDropOutV: 1.2,
+  relayContactOhm: 0.005,
+  /** DC rating of a common relay's contact, A, where it was not read. */
+  relayContactA: 30,
+  /** A resistor across the coil, about ten times the coil. */
+  suppressionOhm: 1000,
+  /** Pull-in is sure from this multiple of the pull-in voltage: a hot coil needs about a fifth more. */
+  relayPullInMargin: 1.2,
+  alarmOhm: 400,
+  /** The light in an alarm, with its resistor. */
+  alarmLightOhm: 1000,
+  /** An alarm is heard from this voltage. */
+  alarmSoundsV: 6,
+  alarmOwnBatteryV: 9,
+  /** An electronic sensor's own draw at label volts. */
+  sensorDrawA: 0.005,
+  /** Electronics come to life at the one voltage and give up below the other. */
+  sensorWakeV: 8,
+  sensorDropOutV: 6,
+  /** A sensing pump wakes this often, s, and feels for load this long, s. */
+  sensingPeriodS: 180,
+  sensingFeelS: 1,
+  /** Delays of an electronic probe sensor, s. */
+  probeOnDelayS: 2,
+  probeRunOnS: 4,
+  voltmeterOhm: 1e7,
+  testLampOhm: 30,
+  ohmmeterA: 0.001,
+  ohmmeterLimitV: 2,
   /** A LED is lit from this current. */
   ledLitA: 0.001,
   /** Motor's share of label current that it draws without load. */
@@ -45,12 +84,28 @@ export const defaults = {
   labelV: 12,
   /** Volts at which a label's flow was mostly measured. */
   openFlowV: 13.6,
+  /** Water over its base at which a pump loses its prime, and at which it has it again, m. */
+  primeLossM: 0.012,
+  primeGainM: 0.018,
+  /** Kept between a float's height and what bounds it, m. */
+  windowMarginM: 0.01,
+  /** The dead-band holds this many times what the hose gives back. */
+  drainBackFactor: 1.5,
+  /** The shortest sensible run, s. */
+  shortestRunS: 10,
+  /** More starts an hour than this wear a pump. */
+  mostStartsPerHour: 20,
+  /** Sucking air for longer than this harms a pump, s. */
+  dryRunS: 1,
+  dropML: 0.05,
+  /** A boat left alone from Friday evening to Monday morning, days. */
+  weekendDays: 2.5,
 } as const;
 
-/** Battery behaviour by chemistry, scaled from 100 Ah. */
+/** Battery behaviour by chemistry, scaled from 100 Ah; charge is used down to the one share, and nothing comes out at the other. */
 export const batteryChemistry = {
-  'lead-acid': { name: 'lead-acid', emptyV: 11.8, spanV: 0.9, internalOhmAt100Ah: 0.006 },
-  lifepo4: { name: 'LiFePO4', emptyV: 12.9, spanV: 0.5, internalOhmAt100Ah: 0.003 },
+  'lead-acid': { name: 'lead-acid', emptyV: 11.8, spanV: 0.9, internalOhmAt100Ah: 0.006, usableTo: 0.5, deadAt: 0 },
+  lifepo4: { name: 'LiFePO4', emptyV: 12.9, spanV: 0.5, internalOhmAt100Ah: 0.003, usableTo: 0.2, deadAt: 0.05 },
 } as const;
 
 export type Chemistry = keyof typeof batteryChemistry;
@@ -64,4 +119,26 @@ export function restingEmfV(chemistry: Chemistry, stateOfCharge: number): number
 /** Internal resistance, Ω, for a capacity in Ah (> 0). */
 export function internalResistanceOhm(chemistry: Chemistry, capacityAh: number): number {
   return (batteryChemistry[chemistry].internalOhmAt100Ah * 100) / capacityAh;
+}
+
+/** Level sensors with the water over their base at which they switch, m, and their delays, s. */
+export const levelSensors = {
+  hinged: { name: 'Hinged float', onM: 0.055, offM: 0.025, onDelayS: 0, runOnS: 0 },
+  enclosed: { name: 'Enclosed float', onM: 0.05, offM: 0.025, onDelayS: 0, runOnS: 0 },
+  integral: { name: 'Float in the pump', onM: 0.06, offM: 0.025, onDelayS: 0, runOnS: 0 },
+  probe: {
+    name: 'Probe sensor',
+    onM: 0.038,
+    offM: 0.025,
+    onDelayS: defaults.probeOnDelayS,
+    runOnS: defaults.probeRunOnS,
+  },
+} as const;
+
+export type LevelSensor = keyof typeof levelSensors;
+
+/** Least capacity by hull length at real back pressure, L/min: a small-craft rule of thumb. */
+export function leastCapacityLPerMin(hullLengthM: number): number {
+  if (hullLengthM <= 6) return 10;
+  return hullLengthM <= 12 ? 15 : 30;
 }

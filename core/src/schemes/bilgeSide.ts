@@ -1,45 +1,84 @@
 import { findSize, minimumSize } from '../reference';
 import type { TerminalRef } from '../circuit';
-import type { ExistingLink, PlannedConductor, SurveyedCircuit } from './plan';
+import { at, piece } from './pieces';
+import type { ExistingLink, PlannedConductor, PlanPiece, SurveyedCircuit } from './plan';
 import { leadRun, legRun } from './runs';
-import type { PlanPiece } from './supplySide';
-import { jointPart, pumpPart } from './standardParts';
+import { plannedJoint, pumpPart } from './standardParts';
 
 /** Leads up to this length may be under the least size. Source: ABYC E-11 (7 in). */
 const SHORT_LEAD_M = 0.178;
 
-/**
- * The pump, its own leads, the joint on its negative and the conductor back to
- * the bus. The scheme brings the positive as far as `positive`, a joint's way.
- */
-export function pumpAndNegative(circuit: SurveyedCircuit, positive: TerminalRef): PlanPiece {
-  const leads = [
-    { id: 'pump-lead-plus', name: 'Pump lead, positive', from: positive, to: { part: 'pump', terminal: 'plus' } },
-    {
-      id: 'pump-lead-minus',
-      name: 'Pump lead, negative',
-      from: { part: 'pump', terminal: 'minus' },
-      to: { part: 'joint-negative', terminal: 'pump' },
-    },
+/** Where a pump's leads are joined. */
+export interface PumpEnds {
+  readonly plus: TerminalRef;
+  readonly minus: TerminalRef;
+  /** Of a pump that starts by itself: its auto lead, and what is inside. */
+  readonly auto?: { readonly from: TerminalRef; readonly sensing: 'float' | 'timer' };
+}
+
+/** The pump with its own leads, each to its joint. */
+export function pumpAt(circuit: SurveyedCircuit, { plus, minus, auto }: PumpEnds): PlanPiece {
+  const leads: Lead[] = [
+    { id: 'pump-lead-plus', name: 'Pump lead, positive', from: plus, to: at('pump', 'plus') },
+    ...(auto ? [{ id: 'pump-lead-auto', name: 'Pump lead, auto', from: auto.from, to: at('pump', 'auto') }] : []),
+    { id: 'pump-lead-minus', name: 'Pump lead, negative', from: at('pump', 'minus'), to: minus },
   ];
-  return {
-    parts: [
-      { part: pumpPart(circuit.pump), name: 'Pump', band: 'bilge', role: 'supply' },
-      { part: jointPart('joint-negative', ['pump', 'cable']), name: 'J3', band: 'bilge', role: 'supply' },
-    ],
-    conductors: [
-      ...sizedLeads(circuit, leads),
+  const given = circuit.pump.leads !== undefined;
+  return piece(
+    [{ part: pumpPart(circuit.pump, auto?.sensing), name: 'Pump', band: 'bilge', role: 'supply' }],
+    given ? sizedLeads(circuit, leads) : [],
+    given ? [] : leads,
+  );
+}
+
+/** The joint on the negative side and the conductor back to the bus. */
+export function negativeBack(circuit: SurveyedCircuit, ways: readonly string[], name: string): PlanPiece {
+  return piece(
+    [plannedJoint('joint-negative', [...ways, 'cable'], name, 'supply')],
+    [
       {
         id: 'negative',
         name: 'Negative',
-        from: { part: 'joint-negative', terminal: 'cable' },
-        to: { part: 'bus', terminal: 'stud' },
+        from: at('joint-negative', 'cable'),
+        to: at('bus', 'stud'),
         role: 'negative',
         colour: { base: 'black' },
         ...legRun(circuit, 'bilgeToNegative'),
       },
     ],
-    existing: circuit.pump.leads ? [] : leads,
+  );
+}
+
+/** The manual conductor, from the panel to the bilge. */
+export function manualConductor(
+  circuit: SurveyedCircuit,
+  from: TerminalRef,
+  to: TerminalRef,
+  name = 'Manual positive',
+): PlannedConductor {
+  return {
+    id: 'manual',
+    name,
+    from,
+    to,
+    role: 'manual',
+    colour: { base: 'brown' },
+    behind: ['manual-fuse'],
+    ...legRun(circuit, 'panelToBilge'),
+  };
+}
+
+/** The auto conductor, from the panel to the bilge. */
+export function autoConductor(circuit: SurveyedCircuit, from: TerminalRef, to: TerminalRef): PlannedConductor {
+  return {
+    id: 'auto',
+    name: 'Auto positive',
+    from,
+    to,
+    role: 'auto',
+    colour: { base: 'brown', stripe: 'white' },
+    behind: ['auto-fuse'],
+    ...legRun(circuit, 'panelToBilge'),
   };
 }
 
@@ -49,10 +88,10 @@ function sizedLeads(circuit: SurveyedCircuit, leads: readonly Lead[]): PlannedCo
   const given = circuit.pump.leads;
   if (!given) return [];
   const family = findSize(given.size)?.family ?? 'awg';
-  return leads.map((lead, index) => ({
+  return leads.map((lead) => ({
     ...lead,
-    role: index === 0 ? 'supply' : 'negative',
-    colour: { base: index === 0 ? 'brown' : 'black' },
+    role: lead.id === 'pump-lead-minus' ? 'negative' : lead.id === 'pump-lead-auto' ? 'auto' : 'supply',
+    colour: { base: lead.id === 'pump-lead-minus' ? 'black' : 'brown' },
     givenSize: given.size,
     ...(given.lengthM <= SHORT_LEAD_M * (1 + 1e-9)
       ? { underLeastBecause: `Leads of a part up to 178 mm may be under ${minimumSize[family]}.` }

@@ -1,6 +1,6 @@
 import type { Battery, Circuit, Leg } from '../job';
-import { schemes } from './registry';
 import type { Plan } from './plan';
+import { schemeOf } from './registry';
 
 /**
  * How a circuit is wired while its survey is still open: what is missing is
@@ -9,8 +9,8 @@ import type { Plan } from './plan';
 export function outlinePlan(circuit: Circuit, battery: Battery): Plan {
   const measured = (leg: Leg): Leg => ({ ...leg, lengthM: leg.lengthM ?? 1 });
   const { sourceToPanel, panelToBilge, bilgeToNegative } = circuit.legs;
-  return schemes[circuit.scheme].plan(
-    {
+  return schemeOf(circuit).plan({
+    circuit: {
       ...circuit,
       pump: { ...circuit.pump, currentA: circuit.pump.currentA ?? 1 },
       legs: {
@@ -20,5 +20,7 @@ export function outlinePlan(circuit: Circuit, battery: Battery): Plan {
       },
     },
     battery,
-  );
+    others: [],
+    alarmAlso: null,
+  });
 }

@@ -1,9 +1,8 @@
-import { defaults } from '../reference';
-import { pumpAndNegative } from './bilgeSide';
+import { manualConductor, negativeBack, pumpAt } from './bilgeSide';
+import { lights } from './lights';
+import { at, piece, planOf } from './pieces';
 import type { Scheme } from './plan';
-import { runningLight } from './runningLight';
-import { legRun } from './runs';
-import { jointPart } from './standardParts';
+import { onOffPart, plannedJoint } from './standardParts';
 import { supplySide } from './supplySide';
 
 /**
@@ -14,50 +13,26 @@ export const plainSwitch: Scheme = {
   name: 'On/off switch, no float',
   summary: 'Two-lead pump and a switch: an emergency pump on a very small craft.',
   automatic: false,
+  senses: null,
+  duty: 'primary',
+  options: ['pump', 'running-light'],
   legs: [
     { key: 'sourceToPanel', name: 'Source to panel', role: 'supply', cores: 1 },
     { key: 'panelToBilge', name: 'Panel to bilge', role: 'manual', cores: 1 },
     { key: 'bilgeToNegative', name: 'Bilge to negative bus', role: 'negative', cores: 1 },
   ],
-  plan: (circuit, battery, others = []) => {
-    const supply = supplySide(circuit, battery, { part: 'switch', terminal: 'in' }, others);
-    const light = runningLight(circuit, { part: 'switch', terminal: 'out' }, 'auto');
-    const bilge = pumpAndNegative(circuit, { part: 'joint-pump', terminal: 'pump' });
-    return {
-      ground: { part: 'battery', terminal: 'minus' },
-      parts: [
-        ...supply.parts,
-        {
-          part: {
-            kind: 'on-off-switch',
-            id: 'switch',
-            momentary: circuit.manual === 'momentary',
-            contactOhm: defaults.switchContactOhm,
-          },
-          name: 'Pump switch',
-          band: 'panel',
-          role: 'supply',
-        },
-        ...light.parts,
-        { part: jointPart('joint-pump', ['cable', 'pump']), name: 'J2', band: 'bilge', role: 'supply' },
-        ...bilge.parts,
-      ],
-      conductors: [
-        ...supply.conductors,
-        {
-          id: 'manual',
-          name: 'Pump positive',
-          from: { part: 'switch', terminal: 'out' },
-          to: { part: 'joint-pump', terminal: 'cable' },
-          role: 'manual',
-          colour: { base: 'brown' },
-          ...legRun(circuit, 'panelToBilge'),
-        },
-        ...bilge.conductors,
-        ...light.conductors,
-      ],
-      existing: [...supply.existing, ...light.existing, ...bilge.existing],
-      ids: { battery: 'battery', fuse: 'fuse', afterFuse: 'feed', pump: 'pump', afterPump: 'negative' },
-    };
+  plan: (surveyed) => {
+    const { circuit } = surveyed;
+    return planOf([
+      supplySide(surveyed, { switch: at('switch', 'in') }),
+      piece([onOffPart(circuit, 'Pump switch')]),
+      lights(circuit, { running: at('switch', 'out'), lane: 'auto' }),
+      piece(
+        [plannedJoint('joint-pump', ['cable', 'pump'], 'J2', 'supply')],
+        [manualConductor(circuit, at('switch', 'out'), at('joint-pump', 'cable'), 'Pump positive')],
+      ),
+      pumpAt(circuit, { plus: at('joint-pump', 'pump'), minus: at('joint-negative', 'pump') }),
+      negativeBack(circuit, ['pump'], 'J3'),
+    ]);
   },
 };

@@ -1,5 +1,6 @@
 import type { Netlist, Part, TerminalRef } from '../circuit';
 import type { Battery, Circuit, LegKey } from '../job';
+import type { LevelSensor } from '../reference';
 
 /** Where a part stands, from dry to wet. */
 export type Band = 'source' | 'panel' | 'bilge';
@@ -10,7 +11,7 @@ export type Role = 'supply' | 'manual' | 'auto' | 'negative';
 /** Colours of insulation, with the stripe where there is one. */
 export interface ConductorColour {
   readonly base: 'red' | 'brown' | 'black' | 'yellow';
-  readonly stripe?: 'white';
+  readonly stripe?: 'white' | 'red' | 'black';
 }
 
 export interface PlannedPart {
@@ -33,14 +34,16 @@ export interface PlannedConductor {
   /** Length of all its runs, one way, m. */
   readonly lengthM: number;
   readonly runs: readonly PlannedRun[];
-  /** Whether it carries the pump, only a light, or is a part's lead of a given size. */
-  readonly duty: 'pump' | 'light' | 'lead';
+  /** Whether it carries the pump, only a light or alarm, only a relay's coil, or is a part's lead of a given size. */
+  readonly duty: 'pump' | 'light' | 'control' | 'lead';
   /** Size of a lead, which comes with its part. */
   readonly givenSize?: string;
   /** Another conductor whose size this one takes over. */
   readonly sameSizeAs?: string;
   /** True where it may be under the least size, with the reason. */
   readonly underLeastBecause?: string;
+  /** Fuses beside the circuit's own that protect it, where the circuit has them; in parallel their ratings add up. */
+  readonly behind?: readonly string[];
 }
 
 /** A piece of a conductor in the same surroundings. */
@@ -55,6 +58,8 @@ export interface PlannedRun {
 /** A boat's own cable that is drawn but not sized here. */
 export interface ExistingLink {
   readonly id: string;
+  /** Left out: that of the conductor it continues. */
+  readonly colour?: ConductorColour;
   readonly from: TerminalRef;
   readonly to: TerminalRef;
 }
@@ -65,17 +70,33 @@ export interface Plan {
   readonly parts: readonly PlannedPart[];
   readonly conductors: readonly PlannedConductor[];
   readonly existing: readonly ExistingLink[];
-  /** The circuit's own fuse, the conductor that carries all of its current, the pump, and the conductor back from it. */
-  readonly ids: {
-    readonly battery: string;
-    readonly fuse: string;
-    readonly afterFuse: string;
-    readonly pump: string;
-    readonly afterPump: string;
-  };
+  /** What the sizing turns on; null where there is no pump, only an alarm with a battery of its own. */
+  readonly ids: PlanIds | null;
 }
 
-/** Another circuit on the same feed, as far as this one feels it. */
+/** The circuit's own fuse, the conductor that carries all of its current, the pump, and the conductor back from it. */
+export interface PlanIds {
+  readonly battery: string;
+  readonly fuse: string;
+  readonly afterFuse: string;
+  readonly pump: string;
+  readonly afterPump: string;
+}
+
+export type PumpPlan = Plan & { readonly ids: PlanIds };
+
+export function hasPump(plan: Plan): plan is PumpPlan {
+  return plan.ids !== null;
+}
+
+/** Parts, conductors and links that one side of a circuit brings to its plan. */
+export interface PlanPiece {
+  readonly parts: readonly PlannedPart[];
+  readonly conductors: readonly PlannedConductor[];
+  readonly existing: readonly ExistingLink[];
+}
+
+/** Another circuit, as far as this one feels it. */
 export interface SharedPump {
   readonly id: string;
   readonly name: string;
@@ -87,6 +108,20 @@ export interface SurveyedCircuit extends Circuit {
   readonly pump: Circuit['pump'] & { readonly currentA: number };
 }
 
+/** What a scheme wires: the circuit, its battery, and the circuits it touches. */
+export interface Surveyed {
+  readonly circuit: SurveyedCircuit;
+  readonly battery: Battery;
+  /** Other circuits on the same feed. */
+  readonly others: readonly SharedPump[];
+  /** The circuit whose post the alarm hangs on as well. */
+  readonly alarmAlso: SharedPump | null;
+}
+
+/** What can be chosen of a scheme in the survey. */
+export type SchemeOption =
+  'three-way' | 'float' | 'running-light' | 'armed-light' | 'relay' | 'alarm' | 'leg-fuses' | 'pump';
+
 /** A wiring template. */
 export interface Scheme {
   readonly name: string;
@@ -94,6 +129,11 @@ export interface Scheme {
   readonly summary: string;
   /** Whether it pumps with nobody aboard. */
   readonly automatic: boolean;
+  /** What feels the water: a float or probe, a timer that wakes the pump, or nothing. */
+  readonly senses: LevelSensor | 'timer' | null;
+  /** Whether it pumps first, comes to help, or only sounds. */
+  readonly duty: 'primary' | 'backup' | 'alarm';
+  readonly options: readonly SchemeOption[];
   /** Legs the survey asks for, from dry to wet. */
   readonly legs: readonly {
     readonly key: LegKey;
@@ -101,7 +141,7 @@ export interface Scheme {
     readonly role: Role;
     readonly cores: number;
   }[];
-  plan(circuit: SurveyedCircuit, battery: Battery, others?: readonly SharedPump[]): Plan;
+  plan(surveyed: Surveyed): Plan;
 }
 
 /** The plan as a netlist, each conductor with the resistance given for it, Ω. */

@@ -1,10 +1,34 @@
-import type { SchemeKey } from '../job';
-import type { Scheme } from './plan';
+import { backupAlarm } from './backupAlarm';
+import { hotAuto } from './hotAuto';
 import { plainSwitch } from './plainSwitch';
+import type { Scheme } from './plan';
+import { probeSensor } from './probeSensor';
+import { relay } from './relay';
+import { sensingPump } from './sensingPump';
+import { standaloneAlarm } from './standaloneAlarm';
 import { threeWayFloat } from './threeWayFloat';
+import { threeWayIntegral } from './threeWayIntegral';
+import { throughFloat } from './throughFloat';
 
-/** Every wiring scheme; a new one is a file beside these and a line here. */
-export const schemes: Readonly<Record<SchemeKey, Scheme>> = {
+/** Every wiring scheme by its key in the job file; a new one is a file beside these and a line here. */
+export const schemes: Readonly<Record<string, Scheme>> = {
   'three-way-float': threeWayFloat,
+  'three-way-integral': threeWayIntegral,
   'plain-switch': plainSwitch,
+  'hot-auto': hotAuto,
+  'sensing-pump': sensingPump,
+  'through-float': throughFloat,
+  'probe-sensor': probeSensor,
+  relay,
+  'backup-alarm': backupAlarm,
+  'standalone-alarm': standaloneAlarm,
 };
+
+export const schemeKeys: readonly string[] = Object.keys(schemes);
+
+/** The scheme of a circuit. @throws RangeError for a key that is none; a read job holds only known ones. */
+export function schemeOf({ scheme }: { readonly scheme: string }): Scheme {
+  const known = schemes[scheme];
+  if (!known) throw new RangeError(`There is no scheme “${scheme}”.`);
+  return known;
+}

@@ -7,7 +7,8 @@ import {
   type PumpPart,
 } from '../circuit';
 import { defaults, internalResistanceOhm, restingEmfV, type ProtectionKind } from '../reference';
-import type { Battery, Pump } from '../job';
+import type { Battery, Circuit, Pump } from '../job';
+import type { Band, PlannedPart, Role } from './plan';
 
 /** The battery as surveyed, at its state of charge. */
 export function batteryPart(battery: Battery): BatteryPart {
@@ -38,11 +39,68 @@ export function motorOf(pump: KnownPump): Motor {
   return { labelA: pump.currentA, labelV, windingOhm: pump.windingOhm ?? defaultWindingOhm(pump.currentA, labelV) };
 }
 
-export function pumpPart(pump: KnownPump): PumpPart {
-  return { kind: 'pump', id: 'pump', motor: motorOf(pump), condition: 'sound' };
+export function pumpPart(pump: KnownPump, sensing?: 'float' | 'timer'): PumpPart {
+  return {
+    kind: 'pump',
+    id: 'pump',
+    motor: motorOf(pump),
+    condition: 'sound',
+    ...(sensing ? { inside: { sensing, contactOhm: defaults.floatContactOhm } } : {}),
+  };
 }
 
 /** A good joint between the named ways. */
 export function jointPart(id: string, ways: readonly string[]): JointPart {
   return { kind: 'joint', id, ways, ohm: defaults.jointOhm };
+}
+
+/** A good joint, where it stands. */
+export function plannedJoint(
+  id: string,
+  ways: readonly string[],
+  name: string,
+  role: Role,
+  band: Band = 'bilge',
+): PlannedPart {
+  return { part: jointPart(id, ways), name, band, role };
+}
+
+/** The manual / off / auto switch of the panel. */
+export function threeWayPart({ manual }: Circuit): PlannedPart {
+  return {
+    part: {
+      kind: 'three-way-switch',
+      id: 'switch',
+      momentaryManual: manual === 'momentary',
+      contactOhm: defaults.switchContactOhm,
+    },
+    name: 'Manual / off / auto',
+    band: 'panel',
+    role: 'supply',
+  };
+}
+
+/** The on/off switch of the panel. */
+export function onOffPart({ manual }: Circuit, name: string, role: Role = 'supply'): PlannedPart {
+  return {
+    part: {
+      kind: 'on-off-switch',
+      id: 'switch',
+      momentary: manual === 'momentary',
+      contactOhm: defaults.switchContactOhm,
+    },
+    name,
+    band: 'panel',
+    role,
+  };
+}
+
+/** A mechanical float in the bilge. */
+export function floatPart(name = 'Float'): PlannedPart {
+  return {
+    part: { kind: 'float-switch', id: 'float', contactOhm: defaults.floatContactOhm },
+    name,
+    band: 'bilge',
+    role: 'auto',
+  };
 }

@@ -1,41 +1,36 @@
 import { defaults } from '../reference';
 import type { TerminalRef } from '../circuit';
-import type { Battery } from '../job';
-import type { ExistingLink, PlannedConductor, PlannedPart, SharedPump, SurveyedCircuit } from './plan';
+import { at, link, piece } from './pieces';
+import type { ExistingLink, PlannedConductor, PlannedPart, PlanPiece, Surveyed } from './plan';
 import { legRun, stubRun } from './runs';
 import { batteryPart, fusePart, givenFuse, jointPart, motorOf } from './standardParts';
 
-/** Parts, conductors and links that one side of a circuit brings to its plan. */
-export interface PlanPiece {
-  readonly parts: readonly PlannedPart[];
-  readonly conductors: readonly PlannedConductor[];
-  readonly existing: readonly ExistingLink[];
-}
-
 const RED = { base: 'red' } as const;
+
+/** Where the live side of the panel goes: a name for the way out of its terminal block, and the terminal. */
+export type LiveEnds = Readonly<Record<string, TerminalRef>>;
 
 /**
  * What every scheme has between the battery and its switch: battery, a fuse on
  * its post and the isolator where there are any, stub, fuse, feed, the panel's
- * own fuse where it has one; and the negative bus. Other circuits on the same
- * feed leave it where it ends.
- * @param to where the feed goes: the switch's common or input
+ * own fuse where it has one. Other circuits on the same feed leave it where it
+ * ends; behind the panel's fuse it divides once more where the scheme feeds more
+ * than one thing.
+ * @param to where the live side goes
+ * @param open further ways out of the terminal block, on which the scheme hangs conductors of its own
  */
 export function supplySide(
-  circuit: SurveyedCircuit,
-  battery: Battery,
-  to: TerminalRef,
-  others: readonly SharedPump[],
+  { circuit, battery, others }: Surveyed,
+  to: LiveEnds,
+  open: readonly string[] = [],
 ): PlanPiece {
   const { source, panel } = circuit;
   const parts: PlannedPart[] = [{ part: batteryPart(battery), name: battery.name, band: 'source', role: 'supply' }];
-  const existing: ExistingLink[] = [
-    { id: 'main-negative', from: { part: 'bus', terminal: 'main' }, to: { part: 'battery', terminal: 'minus' } },
-  ];
-  let from: TerminalRef = { part: 'battery', terminal: 'plus' };
+  const existing: ExistingLink[] = [];
+  let from: TerminalRef = at('battery', 'plus');
   const through = (id: string, enters: string, leaves: string) => {
-    existing.push({ id: `to-${id}`, from, to: { part: id, terminal: enters } });
-    from = { part: id, terminal: leaves };
+    existing.push(link(`to-${id}`, from, at(id, enters)));
+    from = at(id, leaves);
   };
   if (source?.mainFuse) {
     parts.push({ part: givenFuse('main-fuse', source.mainFuse), name: 'Main fuse', band: 'source', role: 'supply' });
@@ -54,37 +49,42 @@ export function supplySide(
     id: 'stub',
     name: 'Stub before the fuse',
     from,
-    to: { part: 'fuse', terminal: 'source' },
+    to: at('fuse', 'source'),
     role: 'supply',
     colour: RED,
     sameSizeAs: 'feed',
     ...stubRun(circuit),
   };
   parts.push({ part: fusePart(), name: 'Fuse', band: 'source', role: 'supply' });
-  const lit = panel?.light !== undefined && panel.light !== 'none';
-  const studs = ['stud', ...(lit ? ['light'] : []), ...others.map(({ id }) => id)];
-  parts.push({
-    part: { kind: 'negative-bus', id: 'bus', studs },
-    name: 'Negative bus',
-    band: 'source',
-    role: 'negative',
-  });
-  const own: TerminalRef = panel?.fuse ? { part: 'panel-fuse', terminal: 'source' } : to;
+  const ends = Object.entries(to);
+  const [only] = ends;
+  const divides = ends.length + open.length > 1 || !only;
+  const live: TerminalRef = divides ? at('joint-live', 'in') : only[1];
+  if (divides) {
+    parts.push({
+      part: jointPart('joint-live', ['in', ...ends.map(([way]) => way), ...open]),
+      name: 'Live',
+      band: 'panel',
+      role: 'supply',
+    });
+    existing.push(...ends.map(([way, end]) => link(`live-${way}`, at('joint-live', way), end)));
+  }
+  const own: TerminalRef = panel?.fuse ? at('panel-fuse', 'source') : live;
   const shared = others.length > 0;
-  const end: TerminalRef = shared ? { part: 'joint-feed', terminal: 'feed' } : own;
+  const end: TerminalRef = shared ? at('joint-feed', 'feed') : own;
   if (shared) {
     const ways = ['feed', 'own', ...others.map(({ id }) => id)];
     parts.push({ part: jointPart('joint-feed', ways), name: 'Divides', band: 'panel', role: 'supply' });
-    existing.push({ id: 'feed-own', from: { part: 'joint-feed', terminal: 'own' }, to: own });
+    existing.push(link('feed-own', at('joint-feed', 'own'), own));
   }
   if (panel?.fuse) {
     parts.push({ part: givenFuse('panel-fuse', panel.fuse), name: 'Panel fuse', band: 'panel', role: 'supply' });
-    existing.push({ id: 'jumper', from: { part: 'panel-fuse', terminal: 'load' }, to });
+    existing.push(link('jumper', at('panel-fuse', 'load'), live));
   }
   const feed: PlannedConductor = {
     id: 'feed',
     name: 'Feed',
-    from: { part: 'fuse', terminal: 'load' },
+    from: at('fuse', 'load'),
     to: end,
     role: 'supply',
     colour: RED,
@@ -94,9 +94,10 @@ export function supplySide(
     const part = `shared-${id}`;
     parts.push({ part: { kind: 'shared-load', id: part, motor: motorOf(pump) }, name, band: 'panel', role: 'auto' });
     existing.push(
-      { id: `${part}-plus`, from: { part: 'joint-feed', terminal: id }, to: { part, terminal: 'plus' } },
-      { id: `${part}-minus`, from: { part, terminal: 'minus' }, to: { part: 'bus', terminal: id } },
+      link(`${part}-plus`, at('joint-feed', id), at(part, 'plus')),
+      link(`${part}-minus`, at(part, 'minus'), at('bus', id)),
     );
   }
-  return { parts, conductors: [stub, feed], existing };
+  const fed = existing.map((one) => (one.to.part === 'bus' ? one : { ...one, colour: RED }));
+  return piece(parts, [stub, feed], fed);
 }

@@ -85,6 +85,43 @@ export const quantities = {
     ],
     shown: { metric: 'L/h', us: 'gal/h' },
   },
+  angle: {
+    name: 'angle',
+    units: [unit('°', ['deg', 'degree', 'degrees'], 1, 1)],
+    shown: { metric: '°', us: '°' },
+  },
+  time: {
+    name: 'time',
+    units: [
+      unit('s', ['second', 'seconds', 'sec'], 1, 0),
+      unit('min', ['minute', 'minutes'], 60, 1),
+      unit('h', ['hour', 'hours'], 3600, 2),
+    ],
+    shown: { metric: 's', us: 's' },
+  },
+  area: {
+    name: 'area',
+    units: [
+      unit('m²', ['m2', 'sqm', 'square metres'], 1, 3),
+      unit('ft²', ['ft2', 'sqft', 'square feet'], 0.09290304, 2),
+    ],
+    shown: { metric: 'm²', us: 'ft²' },
+  },
+  rain: {
+    name: 'rain',
+    units: [unit('mm/h', ['mmh', 'mm per hour'], 1, 1), unit('in/h', ['inh', 'inches per hour'], 25.4, 2)],
+    shown: { metric: 'mm/h', us: 'in/h' },
+  },
+  count: {
+    name: 'number',
+    units: [unit('×', ['pieces', 'times'], 1, 0)],
+    shown: { metric: '×', us: '×' },
+  },
+  drops: {
+    name: 'drops',
+    units: [unit('/min', ['a minute', 'per minute'], 1, 0)],
+    shown: { metric: '/min', us: '/min' },
+  },
   temperature: {
     name: 'temperature',
     units: [unit('°C', ['c'], 1, 0), unit('°F', ['f'], 5 / 9, 0, -160 / 9)],

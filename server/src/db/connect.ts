@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
@@ -29,7 +30,13 @@ export function connect(url: string, onLost: (error: Error) => void): Connection
   };
 }
 
+/** Names the lock of those who bring the tables up to date: one does, the others wait and find it done. */
+const MIGRATION_LOCK = 20_261;
+
 /** Brings the tables up to date. */
-export async function applyMigrations(connection: Connection, folder: string): Promise<void> {
-  await migrate(connection.database, { migrationsFolder: folder });
+export async function applyMigrations({ database }: Connection, folder: string): Promise<void> {
+  await database.transaction(async (holding) => {
+    await holding.execute(sql`select pg_advisory_xact_lock(${MIGRATION_LOCK})`);
+    await migrate(database, { migrationsFolder: folder });
+  });
 }

@@ -3,34 +3,14 @@ import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { newCircuit, newJob, type Job } from '@harbor-latch/core/job/index';
+import type { Job } from '@harbor-latch/core/job/index';
 import fc from 'fast-check';
 import { pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../app';
 import { BoatStore } from '../db/boatStore';
-import { applyMigrations, connect } from '../db/connect';
-
-const connection = connect(process.env['TEST_DATABASE_URL'] ?? '', () => undefined);
-const app = createApp({
-  store: new BoatStore(connection.database),
-  ping: connection.ping,
-  logger: pino({ level: 'silent' }),
-  requestsPerMinute: 1_000_000,
-});
-
-beforeAll(() => applyMigrations(connection, join(__dirname, '../../migrations')));
-afterAll(() => connection.close());
-
-function boat(name = 'Tern', id: string = randomUUID()): Job {
-  const job = newJob({ boatId: id, batteryId: 'house' }, name);
-  return { ...job, circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')] };
-}
-
-const put = (job: unknown, id: string) =>
-  request(app).put(`/api/boats/${id}`).set('Content-Type', 'application/json').send(JSON.stringify(job));
-const create = (job: Job) => put(job, job.boat.id).set('If-None-Match', '*');
-const renamed = (job: Job, name: string): Job => ({ ...job, boat: { ...job.boat, name } });
+import { connect } from '../db/connect';
+import { app, boat, connection, create, put, renamed } from './boatsApi.fixture';
 
 describe('a boat', () => {
   it('is added, read back, listed and removed', async () => {

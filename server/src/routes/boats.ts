@@ -1,4 +1,5 @@
-import { readJob, type Job } from '@harbor-latch/core/job/index';
+import { readJob } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
 import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
 import type { BoatStore, StoredBoat } from '../db/boatStore';

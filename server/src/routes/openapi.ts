@@ -1,4 +1,5 @@
-import { jobSchema, JOB_VERSION } from '@harbor-latch/core/job/index';
+import { jobSchema } from '@harbor-latch/core/file/index';
+import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import { z } from 'zod';
 import { problemSchema } from '../problem';
 

@@ -13,6 +13,7 @@ import { NameDialog } from '../../ui/NameDialog';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
 import { ToolButton } from '../../ui/ToolButton';
+import { WaterDetails } from '../water/WaterDetails';
 import { Absent } from './Absent';
 import { BoatDetails } from './BoatDetails';
 import { CircuitsCard } from './CircuitsCard';
@@ -67,6 +68,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
     >
       <SaveNotices draft={draft} />
       <CircuitsCard draft={draft} />
+      <WaterDetails draft={draft} />
       <BoatDetails draft={draft} />
       <BoatActions draft={draft} />
       {naming ? (

@@ -1,3 +1,4 @@
+import { withoutCircuit } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { assessed as assessedOf, useDrafts } from '../../data/boats';
@@ -27,11 +28,7 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
     say(`Duplicated ${original.name}`, undo);
   };
   const remove = (id: string, name: string) => {
-    const circuits = job.circuits
-      .filter((circuit) => circuit.id !== id)
-      // Whoever hung on its feed has one of its own again.
-      .map(({ sharesFeedWith, ...circuit }) => (sharesFeedWith === id ? circuit : { ...circuit, sharesFeedWith }));
-    drafts.replace(draft.id, { ...job, circuits });
+    drafts.replace(draft.id, withoutCircuit(job, id));
     say(`Removed ${name}`, undo);
   };
   if (job.circuits.length === 0) {
@@ -61,7 +58,7 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
               role="link"
               label={`Circuit ${name}`}
               onPress={() =>
-                router.navigate(`/boat/${draft.id}/${id}/${assessed.status === 'sized' ? 'size' : 'survey'}`)
+                router.navigate(`/boat/${draft.id}/${id}/${assessed.status === 'incomplete' ? 'survey' : 'size'}`)
               }
               style={{
                 flex: 1,

@@ -1,4 +1,5 @@
-import { fieldInWords, mergeJobs, readJob, valueInWords, type Side } from '@harbor-latch/core/job/index';
+import { readJob } from '@harbor-latch/core/file/index';
+import { fieldInWords, mergeJobs, valueInWords, type Side } from '@harbor-latch/core/job/index';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { StoredBoat } from '../../data/api';

@@ -1,5 +1,5 @@
 import { batteryOf } from '@harbor-latch/core/assess/index';
-import type { Circuit as JobCircuit } from '@harbor-latch/core/job/index';
+import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -18,7 +18,9 @@ import { Words } from '../../ui/Words';
 import { Absent } from '../boat/Absent';
 import { SaveNotices } from '../boat/SaveNotices';
 import { SaveStatus } from '../boat/SaveStatus';
-import { SizeStation } from '../size/SizeStation';
+import { BenchStation } from '../bench/BenchStation';
+import { FloatStation } from '../float/FloatStation';
+import { NotYet, SizeStation } from '../size/SizeStation';
 import { SurveyStation } from '../survey/SurveyStation';
 import { Inspector } from './Inspector';
 import { StationBar, StationRail, type Station } from './Stations';
@@ -44,7 +46,7 @@ function Circuit({
   readonly index: number;
   readonly station: Station;
 }) {
-  const { width } = useWindowDimensions();
+  const { width, height } = useWindowDimensions();
   const router = useRouter();
   const drafts = useDrafts();
   const say = useSay();
@@ -60,6 +62,14 @@ function Circuit({
     const circuits = draft.job.circuits.map((other) => (other.id === circuit.id ? changed : other));
     drafts.replace(draft.id, { ...draft.job, circuits });
     say(said, undo);
+  };
+  const changeJob = (job: Job, said: string) => {
+    drafts.replace(draft.id, job);
+    say(said, undo);
+  };
+  const changeAny = (changed: JobCircuit, said: string) => {
+    const circuits = draft.job.circuits.map((other) => (other.id === changed.id ? changed : other));
+    changeJob({ ...draft.job, circuits }, said);
   };
   const wide = width >= WIDE;
   const shown = station === 'drawing' && wide ? 'size' : station;
@@ -100,7 +110,44 @@ function Circuit({
       }
       footer={wide ? undefined : <StationBar station={station} assessed={assessed} onGo={go} />}
     >
-      {wide ? (
+      {shown === 'float' ? (
+        <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+          {wide ? <StationRail station={shown} assessed={assessed} onGo={go} /> : null}
+          {assessed.status === 'incomplete' ? (
+            <View style={{ flex: 1, padding: 12 }}>
+              <NotYet assessed={assessed} onSurvey={() => go('survey')} />
+            </View>
+          ) : (
+            <FloatStation
+              draft={draft}
+              assessed={assessed}
+              all={assessedOf(draft.job)}
+              width={wide ? width - 180 - 480 : width}
+              height={height}
+              beside={wide}
+              onCircuit={changeAny}
+              onJob={changeJob}
+            />
+          )}
+        </View>
+      ) : shown === 'bench' ? (
+        <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+          {wide ? <StationRail station={shown} assessed={assessed} onGo={go} /> : null}
+          {assessed.status === 'incomplete' ? (
+            <View style={{ flex: 1, padding: 12 }}>
+              <NotYet assessed={assessed} onSurvey={() => go('survey')} />
+            </View>
+          ) : (
+            <BenchStation
+              job={draft.job}
+              assessed={assessed}
+              width={wide ? Math.min(560, width - 180 - 480) : Math.min(width, 560)}
+              beside={wide}
+              onCircuit={change}
+            />
+          )}
+        </View>
+      ) : wide ? (
         <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
           <StationRail station={shown} assessed={assessed} onGo={go} />
           <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>

@@ -71,7 +71,7 @@ export function Inspector({
               </Words>
             </View>
           ))}
-          {assessed.status === 'sized' ? (
+          {assessed.status !== 'incomplete' ? (
             <View style={{ alignSelf: 'flex-start' }}>
               <BigButton mode="outlined" onPress={onSize}>
                 Sizes and working

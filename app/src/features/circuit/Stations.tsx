@@ -1,4 +1,5 @@
 import { standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { worstSeverity } from '@harbor-latch/core/findings/index';
 import { View } from 'react-native';
 import { Icon, type IconName } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
@@ -6,7 +7,7 @@ import { standingLook } from '../../ui/Standing';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
-export type Station = 'survey' | 'size' | 'drawing';
+export type Station = 'survey' | 'size' | 'float' | 'bench' | 'drawing';
 
 interface StationLook {
   readonly key: Station;
@@ -16,6 +17,8 @@ interface StationLook {
 
 const survey: StationLook = { key: 'survey', name: 'Survey', icon: 'tape-measure' };
 const size: StationLook = { key: 'size', name: 'Size', icon: 'scale-balance' };
+const float: StationLook = { key: 'float', name: 'Float', icon: 'waves-arrow-up' };
+const bench: StationLook = { key: 'bench', name: 'Bench', icon: 'flash-outline' };
 const drawing: StationLook = { key: 'drawing', name: 'Drawing', icon: 'transit-connection-variant' };
 
 interface StationsProps {
@@ -34,7 +37,7 @@ export function StationBar({ station, assessed, onGo }: StationsProps) {
       style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line }}
     >
       <View role="tablist" style={{ flexDirection: 'row' }}>
-        {[survey, size, drawing].map((look) => (
+        {[survey, size, float, bench, drawing].map((look) => (
           <PressRow
             key={look.key}
             role="tab"
@@ -81,7 +84,7 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
       }}
     >
       <View role="tablist" aria-orientation="vertical" style={{ gap: 6 }}>
-        {[survey, size].map((look) => (
+        {[survey, size, float, bench].map((look) => (
           <PressRow
             key={look.key}
             role="tab"
@@ -117,11 +120,14 @@ function StationIcon({
 }) {
   const palette = usePalette();
   const standing = standingOf(assessed);
+  const wet = waterStanding(assessed);
   const open =
     look.key === 'survey'
       ? standing === 'incomplete'
-      : look.key === 'size' && (standing === 'stop' || standing === 'caution');
-  const mark = standingLook[standing];
+      : look.key === 'float'
+        ? wet !== null
+        : look.key === 'size' && (standing === 'stop' || standing === 'caution');
+  const mark = standingLook[look.key === 'float' && wet ? wet : standing];
   return (
     <View>
       <Icon name={look.icon} size={24} color={taken ? palette.accent : palette.text} />
@@ -132,4 +138,11 @@ function StationIcon({
       ) : null}
     </View>
   );
+}
+
+/** The worst that is found of where pump and float stand. */
+function waterStanding(assessed: AssessedCircuit): 'stop' | 'caution' | null {
+  if (assessed.status === 'incomplete') return null;
+  const worst = worstSeverity(assessed.findings.filter(({ about }) => about === 'water'));
+  return worst === 'note' ? null : worst;
 }

@@ -59,7 +59,8 @@ function sizesInWords(facts: CircuitFacts): string {
   return [...new Set(carrying.map((conductor) => conductor.size))].join(', ');
 }
 
-function Figure({ name, value }: { readonly name: string; readonly value: string }) {
+/** One figure with its name over it. */
+export function Figure({ name, value }: { readonly name: string; readonly value: string }) {
   return (
     <View>
       <Words kind="small" muted>

@@ -1,5 +1,5 @@
 import { conductorWorking } from '@harbor-latch/core/assess/index';
-import type { CircuitFacts, ConductorFacts } from '@harbor-latch/core/findings/index';
+import type { ConductorFacts } from '@harbor-latch/core/findings/index';
 import { conductorSizes } from '@harbor-latch/core/reference/index';
 import { formatAmps, formatOhms, formatQuantity, plainNumber } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
@@ -20,7 +20,7 @@ export function ConductorRow({
   onToggle,
   onSize,
 }: {
-  readonly facts: CircuitFacts;
+  readonly facts: { readonly conductors: readonly ConductorFacts[] };
   readonly conductor: ConductorFacts;
   readonly open: boolean;
   readonly onToggle: () => void;

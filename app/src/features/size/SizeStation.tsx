@@ -7,6 +7,7 @@ import { Empty } from '../../ui/Empty';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
+import { AlarmCard } from './AlarmCard';
 import { AlternativesCard } from './AlternativesCard';
 import { AnswerCard } from './AnswerCard';
 import { ConductorRow } from './ConductorRow';
@@ -24,22 +25,33 @@ export interface SizeStationProps {
   readonly onSurvey: () => void;
 }
 
+/** What is still needed before a circuit can be sized or put on the bench. */
+export function NotYet({
+  assessed,
+  onSurvey,
+}: {
+  readonly assessed: Extract<AssessedCircuit, { status: 'incomplete' }>;
+  readonly onSurvey: () => void;
+}) {
+  return (
+    <Empty
+      icon="progress-pencil"
+      title="Not enough measured yet"
+      action={<BigButton onPress={onSurvey}>Go to the survey</BigButton>}
+    >
+      {`Still needed: ${assessed.needs.map((need) => `${need.label.toLowerCase()} (${need.why})`).join('; ')}.`}
+    </Empty>
+  );
+}
+
 /** The answer, why, and every choice that can be made about it. */
 export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey }: SizeStationProps) {
   if (assessed.status === 'incomplete') {
-    return (
-      <Empty
-        icon="progress-pencil"
-        title="Not enough measured yet"
-        action={<BigButton onPress={onSurvey}>Go to the survey</BigButton>}
-      >
-        {`Still needed: ${assessed.needs.map((need) => `${need.label.toLowerCase()} (${need.why})`).join('; ')}.`}
-      </Empty>
-    );
+    return <NotYet assessed={assessed} onSurvey={onSurvey} />;
   }
-  const { facts, findings } = assessed;
-  const { choices } = facts;
-  const onChoices = (next: Choices, said: string) => onCircuit({ ...facts.circuit, choices: next }, said);
+  const { facts, findings, circuit } = assessed;
+  const choices = circuit.choices ?? {};
+  const onChoices = (next: Choices, said: string) => onCircuit({ ...circuit, choices: next }, said);
   const chooseSize = (id: string, size: string | null) => {
     const { [id]: _before, ...others } = choices.conductors ?? {};
     onChoices(
@@ -57,15 +69,19 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey 
   };
   return (
     <View style={{ gap: 12 }}>
-      <AnswerCard assessed={assessed} />
-      <SchoolRow choices={choices} onChoices={onChoices} />
+      {assessed.status === 'sized' ? <AnswerCard assessed={assessed} /> : <AlarmCard assessed={assessed} />}
+      {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
       {findings
         .filter((finding) => finding.severity !== 'note')
         .map((finding) => (
           <FindingCard key={`${finding.code}-${finding.about ?? ''}`} finding={finding} onFix={fix} />
         ))}
-      <SupplyTable facts={facts} />
-      <AlternativesCard alternatives={assessed.alternatives()} />
+      {assessed.status === 'sized' ? (
+        <>
+          <SupplyTable facts={assessed.facts} />
+          <AlternativesCard alternatives={assessed.alternatives()} />
+        </>
+      ) : null}
       <Card>
         <View style={{ padding: 14, paddingBottom: 10 }}>
           <Words kind="heading" level={2}>
@@ -89,7 +105,7 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey 
           );
         })}
       </Card>
-      <FuseCard assessed={assessed} onChoose={chooseProtection} />
+      {assessed.status === 'sized' ? <FuseCard assessed={assessed} onChoose={chooseProtection} /> : null}
       {findings
         .filter((finding) => finding.severity === 'note')
         .map((finding) => (

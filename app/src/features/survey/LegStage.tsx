@@ -1,6 +1,6 @@
 import type { Circuit, LegKey } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
-import { schemes, type Role } from '@harbor-latch/core/schemes/index';
+import { schemeOf, type Role } from '@harbor-latch/core/schemes/index';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
@@ -37,9 +37,7 @@ export function LegStage({
     <Stage
       title={leg.name}
       under={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors, one cable`} to pull.`}
-      conductors={
-        schemes[circuit.scheme].automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]
-      }
+      conductors={schemeOf(circuit).automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]}
     >
       <NumberField
         path={[...path, 'lengthM']}

@@ -54,6 +54,7 @@ export function NumberField(props: NumberFieldProps) {
             base: typeof field.value === 'number' ? field.value : props.assumed,
             quantity,
             units,
+            signed: props.signed ?? false,
           });
           enter(next);
         };
@@ -115,12 +116,13 @@ interface StepQuestion {
   readonly base: number | undefined;
   readonly quantity: QuantityKey;
   readonly units: UnitSystem;
+  readonly signed: boolean;
 }
 
-function stepped({ sign, by, base, quantity, units }: StepQuestion): string {
+function stepped({ sign, by, base, quantity, units, signed }: StepQuestion): string {
   const unit = shownUnit(quantity, units);
   const from = base === undefined ? 0 : toUnit(base, unit);
-  const next = Math.max(by, Math.round((from + sign * by) / by) * by);
+  const next = Math.max(signed ? -Infinity : by, Math.round((from + sign * by) / by) * by);
   return plainNumber(toUnit(fromUnit(next, unit), unit), unit.digits + 1);
 }
 

@@ -158,6 +158,15 @@ export function BatteryMore({
         guide="Meter at the posts, charger and loads off for an hour. A full lead-acid battery reads about 12.7 V."
       />
       <NumberField
+        path={[...path, 'chargeA']}
+        label="Trickle charge, on average"
+        quantity="current"
+        step={{ metric: 0.1, us: 0.1 }}
+        assumed={0}
+        signed
+        guide="A small solar panel gives about a tenth of its rated amperes over day and night. For how long she can be left."
+      />
+      <NumberField
         path={[...path, 'internalOhm']}
         label="Internal resistance"
         quantity="resistance"

@@ -1,6 +1,6 @@
 import { assumptionsOf, batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
-import { doubtsOf } from '@harbor-latch/core/job/index';
-import { schemes } from '@harbor-latch/core/schemes/index';
+import { doubtsOf, type LegKey } from '@harbor-latch/core/job/index';
+import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
@@ -16,6 +16,7 @@ import { More } from './More';
 import { PanelStage } from './PanelStage';
 import { PumpStage } from './PumpStage';
 import { SourceStage } from './SourceStage';
+import { WaterStage } from './WaterStage';
 
 /** What can be seen and measured of a circuit, from the dry end to the wet end and back. */
 export function SurveyStation({
@@ -40,20 +41,26 @@ export function SurveyStation({
     [circuit, index, job.boat.hullLengthM],
   );
   if (!circuit) return null;
-  const [sourceLeg, bilgeLeg, negativeLeg] = schemes[circuit.scheme].legs;
+  const { legs, options } = schemeOf(circuit);
+  const legOf = (key: LegKey) => legs.find((leg) => leg.key === key);
+  const sourceLeg = legOf('sourceToPanel');
+  const bilgeLeg = legOf('panelToBilge');
+  const negativeLeg = legOf('bilgeToNegative');
+  const pump = options.includes('pump');
   return (
     <BoatForm draft={draft}>
       <DoubtsContext.Provider value={doubts}>
         <View style={{ gap: 12 }}>
           <Needs assessed={assessed} />
-          <SourceStage draft={draft} index={index} circuit={circuit} />
+          {pump ? <SourceStage draft={draft} index={index} circuit={circuit} /> : null}
           {sourceLeg && circuit.sharesFeedWith === undefined ? (
             <LegStage index={index} leg={sourceLeg} circuit={circuit} />
           ) : null}
-          <PanelStage index={index} circuit={circuit} />
+          <PanelStage draft={draft} index={index} circuit={circuit} />
           {bilgeLeg ? <LegStage index={index} leg={bilgeLeg} circuit={circuit} /> : null}
-          <PumpStage index={index} circuit={circuit} />
+          {pump ? <PumpStage index={index} circuit={circuit} /> : null}
           {negativeLeg ? <LegStage index={index} leg={negativeLeg} circuit={circuit} /> : null}
+          <WaterStage draft={draft} index={index} />
           <JudgeStage index={index} />
           <Assumed draft={draft} index={index} />
         </View>
@@ -63,7 +70,7 @@ export function SurveyStation({
 }
 
 function Needs({ assessed }: { readonly assessed: AssessedCircuit }) {
-  if (assessed.status === 'sized') return null;
+  if (assessed.status !== 'incomplete') return null;
   const count = assessed.needs.length;
   return (
     <Notice tone="note" icon="progress-pencil">

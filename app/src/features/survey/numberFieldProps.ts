@@ -13,6 +13,8 @@ export interface NumberFieldProps {
   readonly needed?: boolean;
   /** What to measure, where, with what. */
   readonly guide?: string;
+  /** True where 0 and values below it make sense: places and heights. */
+  readonly signed?: boolean;
   /** Common values at one touch, in the unit of each system. */
   readonly picks?: Readonly<Record<UnitSystem, readonly number[]>>;
 }

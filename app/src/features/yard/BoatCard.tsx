@@ -49,7 +49,9 @@ export function BoatCard({ draft }: { readonly draft: Draft }) {
           role="link"
           label={`Circuit ${circuit.circuit.name} of ${boat.name}`}
           onPress={() =>
-            router.navigate(`/boat/${draft.id}/${circuit.circuit.id}/${circuit.status === 'sized' ? 'size' : 'survey'}`)
+            router.navigate(
+              `/boat/${draft.id}/${circuit.circuit.id}/${circuit.status === 'incomplete' ? 'survey' : 'size'}`,
+            )
           }
           style={{
             paddingVertical: 10,
@@ -94,8 +96,8 @@ function worstInWords(circuit: AssessedCircuit): string {
     return `Survey open: ${length} ${length === 1 ? 'figure' : 'figures'} needed`;
   }
   const [worst] = bySeverity(circuit.findings).filter((finding) => finding.severity !== 'note');
+  if (worst) return `${standingLook[worst.severity].word}: ${worst.message}`;
+  if (circuit.status === 'alarm') return `Good: ${circuit.facts.conductors[0]?.size ?? ''}, its own battery`;
   const { facts } = circuit;
-  if (!worst)
-    return `Good: ${facts.conductors[0]?.size ?? ''}, ${facts.protection.ratingA} A, ${facts.dropPercent.toFixed(1)} % drop`;
-  return `${standingLook[worst.severity].word}: ${worst.message}`;
+  return `Good: ${facts.conductors[0]?.size ?? ''}, ${facts.protection.ratingA} A, ${facts.dropPercent.toFixed(1)} % drop`;
 }

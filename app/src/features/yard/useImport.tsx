@@ -1,4 +1,5 @@
-import type { Job, JobProblem } from '@harbor-latch/core/job/index';
+import type { JobProblem } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -8,9 +8,14 @@ export interface BatteryPart {
   readonly internalOhm: number;
 }
 
+const SPEAKS_FROM_A = 5e-4;
+
 export const battery: PartKind<BatteryPart> = {
+  exit: 'plus',
   terminals: () => ['plus', 'minus'],
   elements: (part, node) => [
     { kind: 'source', plus: node('plus'), minus: node('minus'), emfV: part.emfV, ohm: part.internalOhm },
   ],
+  word: (_part, { amps }) =>
+    amps > SPEAKS_FROM_A ? 'delivering' : amps < -SPEAKS_FROM_A ? 'taking charge' : 'at rest',
 };

@@ -1,15 +1,17 @@
 import { resistance } from '../element';
-import type { PartKind } from './part';
+import { floatWord, isUp, type Floating, type PartKind } from './part';
 
-/** A mechanical float: a contact that closes when the water lifts it. */
-export interface FloatSwitchPart {
+/** A mechanical float, hinged or enclosed: a contact that closes when the water lifts it. */
+export interface FloatSwitchPart extends Floating {
   readonly kind: 'float-switch';
-  readonly id: string;
   readonly contactOhm: number;
 }
 
 export const floatSwitch: PartKind<FloatSwitchPart> = {
+  entry: 'a',
   terminals: () => ['a', 'b'],
-  elements: (part, node, setting) =>
-    setting.floats[part.id] === 'up' ? [resistance(node('a'), node('b'), part.contactOhm)] : [],
+  elements: (part, node, { setting }) =>
+    isUp(part, setting) ? [resistance(node('a'), node('b'), part.contactOhm)] : [],
+  word: (part, { setting }) => floatWord(part, setting),
+  floats: () => true,
 };

@@ -14,9 +14,12 @@ export interface FusePart {
 }
 
 export const fuse: PartKind<FusePart> = {
+  entry: 'source',
   terminals: () => ['source', 'load'],
   elements: (part, node) =>
     part.closed ? [resistance(node('source'), node('load'), part.ohm ?? fuseOhm(part.ratingA))] : [],
+  word: ({ closed, ratingA }, { amps }) =>
+    !closed ? 'open' : Math.abs(amps) > ratingA * (1 + 1e-9) ? 'over its rating' : 'closed',
 };
 
 /** Resistance of a fuse or breaker of the given rating, Ω. */

@@ -10,6 +10,8 @@ export interface IsolatorPart {
 }
 
 export const isolator: PartKind<IsolatorPart> = {
+  entry: 'battery',
   terminals: () => ['battery', 'load'],
   elements: (part, node) => (part.closed ? [resistance(node('battery'), node('load'), part.contactOhm)] : []),
+  word: ({ closed }) => (closed ? 'on' : 'off'),
 };

@@ -11,6 +11,11 @@ export interface JointPart {
 
 export const joint: PartKind<JointPart> = {
   terminals: (part) => part.ways,
-  // A star about an inner node gives every pair of ways the same resistance.
-  elements: (part, node) => part.ways.map((way) => resistance(node(way), node('core'), part.ohm / 2)),
+  elements: ({ ways, ohm }, node) => {
+    const [one, other] = ways;
+    if (ways.length === 2 && one !== undefined && other !== undefined) return [resistance(node(one), node(other), ohm)];
+    // A star about an inner node gives every pair of ways the same resistance.
+    return ways.map((way) => resistance(node(way), node('core'), ohm / 2));
+  },
+  word: () => 'joined',
 };

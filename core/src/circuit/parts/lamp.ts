@@ -6,14 +6,26 @@ export interface LampPart {
   readonly kind: 'lamp';
   readonly id: string;
   readonly lamp: 'led' | 'filament';
+  /** `armed` says that auto is selected, `running` that the pump has voltage. */
+  readonly shows: 'armed' | 'running';
 }
 
 export const lamp: PartKind<LampPart> = {
+  entry: 'plus',
   terminals: () => ['plus', 'minus'],
   elements: (part, node) => {
     const [plus, minus] = [node('plus'), node('minus')];
     return part.lamp === 'led'
-      ? [{ kind: 'led', plus, minus, dropV: defaults.ledDropV, ohm: defaults.ledOhm }]
+      ? [{ kind: 'diode', plus, minus, dropV: defaults.ledDropV, ohm: defaults.ledOhm }]
       : [{ kind: 'resistor', a: plus, b: minus, ohm: defaults.pilotLampOhm }];
   },
+  word: ({ lamp: kind }, { amps, volts }) =>
+    kind === 'led' ? (amps >= defaults.ledLitA ? 'lit' : 'dark') : filamentWord(volts('plus') - volts('minus')),
 };
+
+/** How a 12 V filament looks at a voltage: dim below half its power, dark below a twentieth. */
+export function filamentWord(volts: number): 'lit' | 'dim' | 'dark' {
+  const share = (volts / defaults.filamentV) ** 2;
+  if (share < defaults.filamentDarkShare) return 'dark';
+  return share < defaults.filamentDimShare ? 'dim' : 'lit';
+}

@@ -11,4 +11,5 @@ export interface NegativeBusPart {
 export const negativeBus: PartKind<NegativeBusPart> = {
   terminals: (part) => ['main', ...part.studs],
   elements: (part, node) => part.studs.map((stud) => ({ kind: 'link', a: node(stud), b: node('main') })),
+  word: () => 'joined',
 };

@@ -10,7 +10,10 @@ export interface OnOffSwitchPart {
 }
 
 export const onOffSwitch: PartKind<OnOffSwitchPart> = {
+  entry: 'in',
+  positions: ['off', 'manual'],
   terminals: () => ['in', 'out'],
-  elements: (part, node, setting) =>
+  elements: (part, node, { setting }) =>
     setting.switches[part.id] === 'manual' ? [resistance(node('in'), node('out'), part.contactOhm)] : [],
+  word: ({ id }, { setting }) => (setting.switches[id] === 'manual' ? 'on' : 'off'),
 };

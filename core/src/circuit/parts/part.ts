@@ -7,11 +7,57 @@ export type FloatPosition = 'up' | 'down';
 export interface Setting {
   readonly switches: Readonly<Record<string, SwitchPosition>>;
   readonly floats: Readonly<Record<string, FloatPosition>>;
+  /** Relays and electronics likely to be at work: where the solver looks first. It never changes the answer. */
+  readonly likely?: ReadonlySet<string>;
 }
 
-/** What a kind of part is: its terminals and, in a setting, its equations. */
+/** What a part's equations depend on beside itself. */
+export interface PartState {
+  readonly setting: Setting;
+  /** A relay pulled in, or electronics at work. */
+  readonly latched: boolean;
+}
+
+/** A part at an operating point. */
+export interface PartReading extends PartState {
+  /** Volts of one of its terminals against battery negative. */
+  volts(terminal: string): number;
+  /** The part's own current, A. */
+  readonly amps: number;
+}
+
+/** What a kind of part is: its terminals, its equations in a state, and what it is then said to do. */
 export interface PartKind<P> {
   terminals(part: P): readonly string[];
   /** `node` gives the number of one of the part's terminals. Open contacts are left out, not made large. */
-  elements(part: P, node: (terminal: string) => number, setting: Setting): readonly Element[];
+  elements(part: P, node: (terminal: string) => number, state: PartState): readonly Element[];
+  /** What the part is doing, in a word or two. */
+  word(part: P, reading: PartReading): string;
+  /** Terminal by which its own current enters. */
+  readonly entry?: string;
+  /** Terminal by which its own current leaves, where that is the one to count. */
+  readonly exit?: string;
+  /** Positions a hand can put it in, the one it rests in first. */
+  readonly positions?: readonly SwitchPosition[];
+  /** Whether water moves it. */
+  floats?(part: P): boolean;
+  /** Whether it is pulled in, or at work, at these volts. */
+  latches?(part: P, volts: (terminal: string) => number, state: PartState): boolean;
+}
+
+/** A part that water moves; a fault may hold it. */
+export interface Floating {
+  readonly id: string;
+  readonly stuck?: FloatPosition;
+}
+
+/** Whether a float is up: held there by a fault, or lifted by the water. */
+export function isUp({ id, stuck }: Floating, { floats }: Setting): boolean {
+  return (stuck ?? floats[id] ?? 'down') === 'up';
+}
+
+/** A float in words. */
+export function floatWord(part: Floating, setting: Setting): string {
+  const position = isUp(part, setting) ? 'up' : 'down';
+  return part.stuck === undefined ? position : `stuck ${position}`;
 }

@@ -11,12 +11,15 @@ export interface SharedLoadPart {
 }
 
 export const sharedLoad: PartKind<SharedLoadPart> = {
+  entry: 'plus',
+  positions: ['off', 'manual'],
   terminals: () => ['plus', 'minus'],
-  elements: (part, node, setting) => {
+  elements: (part, node, { setting }) => {
     if (setting.switches[part.id] !== 'manual') return [];
     const [plus, minus] = [node('plus'), node('minus')];
     return part.sinkA === undefined
       ? [{ kind: 'motor', plus, minus, motor: part.motor, condition: 'sound' }]
       : [{ kind: 'sink', plus, minus, amps: part.sinkA }];
   },
+  word: ({ id }, { setting }) => (setting.switches[id] === 'manual' ? 'running' : 'off'),
 };

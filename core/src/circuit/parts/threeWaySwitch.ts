@@ -10,9 +10,12 @@ export interface ThreeWaySwitchPart {
 }
 
 export const threeWaySwitch: PartKind<ThreeWaySwitchPart> = {
+  entry: 'common',
+  positions: ['off', 'manual', 'auto'],
   terminals: () => ['common', 'manual', 'auto'],
-  elements: (part, node, setting) => {
+  elements: (part, node, { setting }) => {
     const position = setting.switches[part.id] ?? 'off';
     return position === 'off' ? [] : [resistance(node('common'), node(position), part.contactOhm)];
   },
+  word: ({ id }, { setting }) => setting.switches[id] ?? 'off',
 };

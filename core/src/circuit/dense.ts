@@ -4,7 +4,7 @@
  * @param rights each n long; overwritten with its x
  * @returns false when A is singular to working precision
  */
-export function solveLinear(a: Float64Array, rights: readonly Float64Array[], n: number): boolean {
+export function solveDense(a: Float64Array, rights: readonly Float64Array[], n: number): boolean {
   for (let column = 0; column < n; column += 1) {
     const pivot = pivotRow(a, n, column);
     if (!(Math.abs(at(a, pivot * n + column)) > 1e-300)) return false;

@@ -1,6 +1,7 @@
 import { closest, distance } from 'fastest-levenshtein';
 import { z } from 'zod';
-import { jobSchema, JOB_FORMAT, JOB_VERSION, type Job } from './schema';
+import { JOB_FORMAT, JOB_VERSION, type Job } from '../job';
+import { jobSchema } from './jobSchema';
 
 /** One thing wrong with a job: where (JSON path from `$`), and what to do about it. */
 export interface JobProblem {
@@ -80,9 +81,17 @@ function wording(issue: z.core.$ZodIssue): string {
 }
 
 function unknownKeyMessage(key: string): string {
-  const nearest = closest(key, knownKeys());
+  const nearest = nearestKey(key);
   const near = distance(key.toLowerCase(), nearest.toLowerCase()) <= Math.max(2, key.length / 3);
   return `Unknown key "${key.slice(0, 60)}".${near ? ` Did you mean "${nearest}"?` : ' Remove it, or correct its spelling.'}`;
+}
+
+/** The known key with the fewest letters to change; of several, one with the same letters in another order. */
+function nearestKey(key: string): string {
+  const first = closest(key, knownKeys());
+  const least = distance(key, first);
+  const letters = (text: string) => [...text].sort().join('');
+  return knownKeys().find((known) => distance(key, known) === least && letters(known) === letters(key)) ?? first;
 }
 
 let keysOnce: string[] | undefined;

@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { jobJsonSchema, readJob, readJobText, writeJobText, type JobProblem, type ReadJob } from './readJob';
-import { newCircuit, newJob } from './newJob';
+import { newCircuit, newJob } from '../job';
 
 const root = join(__dirname, '../../..');
 const example = (): Record<string, unknown> => JSON.parse(readFileSync(join(root, 'examples/alder-wren.json'), 'utf8'));

@@ -1,0 +1,5 @@
+import { CircuitScreen } from '../../../../features/circuit/CircuitScreen';
+
+export default function FloatRoute() {
+  return <CircuitScreen station="float" />;
+}

@@ -1,0 +1,185 @@
+import { memo } from 'react';
+import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import type { Palette } from '../ui/palette';
+import { fonts } from '../ui/theme';
+import type { Drawing, PlacedPart, PlacedWire } from './diagram';
+import { arrowsAlong } from './flow';
+import { arrowSize, FLOWS_FROM_A, type Live, type TerminalTouch } from './live';
+import { shapeOf } from './symbols';
+
+/** Arrowheads along a conductor that carries a current: their way is its direction, their size its amount. */
+export const Flow = memo(function Flow({
+  wire,
+  amps,
+  palette,
+}: {
+  readonly wire: PlacedWire;
+  readonly amps: number;
+  readonly palette: Palette;
+}) {
+  if (Math.abs(amps) < FLOWS_FROM_A) return null;
+  const size = arrowSize(amps);
+  return (
+    <G>
+      {arrowsAlong(wire.points, amps < 0).map(({ x, y, turn }) => (
+        <Path
+          key={`${x} ${y}`}
+          d={`M${-size} ${-size} L${size} 0 L${-size} ${size} Z`}
+          transform={`translate(${x} ${y}) rotate(${turn})`}
+          fill={palette.surface}
+          stroke={palette.text}
+          strokeWidth={1.6}
+          strokeLinejoin="round"
+        />
+      ))}
+    </G>
+  );
+});
+
+/** A cross beside whatever a fault was planted in. */
+export function FaultMark({ x, y, palette }: { readonly x: number; readonly y: number; readonly palette: Palette }) {
+  return (
+    <G transform={`translate(${x} ${y})`}>
+      <Circle cx={0} cy={0} r={9} fill={palette.stopSoft} stroke={palette.stop} strokeWidth={2} />
+      <Path d="M-4 -4 L4 4 M4 -4 L-4 4" stroke={palette.stop} strokeWidth={2.4} fill="none" />
+    </G>
+  );
+}
+
+/** Light rays, turning blades and sound: what a part at work shows beside its symbol. */
+export function AtWork({
+  part,
+  doing,
+  palette,
+}: {
+  readonly part: PlacedPart;
+  readonly doing: string | undefined;
+  readonly palette: Palette;
+}) {
+  if (doing === undefined) return null;
+  const { kind } = part.part;
+  const stroke = { stroke: palette.accent, strokeWidth: 2.4, fill: 'none', strokeLinecap: 'round' as const };
+  return (
+    <G transform={`translate(${part.at.x} ${part.at.y})`}>
+      {kind === 'lamp' && doing !== 'dark' ? (
+        <Path
+          d="M-18 -10 L-25 -14 M-18 10 L-25 14 M-20 0 H-28 M-11 -17 L-15 -24 M-11 17 L-15 24"
+          {...stroke}
+          strokeOpacity={doing === 'dim' ? 0.5 : 1}
+          strokeDasharray={doing === 'dim' ? '3 4' : undefined}
+        />
+      ) : null}
+      {kind === 'alarm' && /sounding/.test(doing) ? (
+        <Path d="M-20 -10 Q-27 0 -20 10 M-27 -14 Q-37 0 -27 14" {...stroke} />
+      ) : null}
+      {(kind === 'pump' || kind === 'shared-load' || kind === 'neighbour') && /^running/.test(doing) ? (
+        <G style={turning(doing)}>
+          <Path d="M0 -31 A31 31 0 0 1 29 -11 M0 31 A31 31 0 0 1 -29 11" {...stroke} />
+          <Path d={doing.includes('backwards') ? 'M5 -36 L-1 -31 L5 -26' : 'M22 -13 L29 -10 L31 -17'} {...stroke} />
+        </G>
+      ) : null}
+      {kind === 'pump' && /humming|locked/.test(doing) ? (
+        <Path d="M-34 -8 q-4 4 0 8 t0 8 M34 -8 q4 4 0 8 t0 8" {...stroke} stroke={palette.stop} />
+      ) : null}
+    </G>
+  );
+}
+
+/** A turn about the symbol's middle; held still for those who ask for less motion. */
+function turning(doing: string): object {
+  return {
+    transformOrigin: '0px 0px',
+    animationKeyframes: [{ '0%': { transform: 'rotate(0deg)' }, '100%': { transform: 'rotate(360deg)' } }],
+    animationDuration: '1.6s',
+    animationIterationCount: 'infinite',
+    animationTimingFunction: 'linear',
+    animationDirection: doing.includes('backwards') ? 'reverse' : 'normal',
+  };
+}
+
+/** Every terminal as a target of its own, for probes and for conductors' ends. */
+export function Terminals({
+  drawing,
+  touch,
+  palette,
+}: {
+  readonly drawing: Drawing;
+  readonly touch: TerminalTouch;
+  readonly palette: Palette;
+}) {
+  const seen = new Set<string>();
+  const places = drawing.parts.flatMap((placed) =>
+    Object.entries(shapeOf(placed.part, { laneStep: placed.laneStep }).ports).flatMap(([terminal, port]) => {
+      const [x, y] = [placed.at.x + port.x, placed.at.y + port.y];
+      // The ways of a joint are one place.
+      if (seen.has(`${x} ${y}`)) return [];
+      seen.add(`${x} ${y}`);
+      return [{ x, y, at: { part: placed.part.id, terminal } }];
+    }),
+  );
+  const same = (one: TerminalTouch['red'], other: TerminalTouch['red']) =>
+    one !== null && other !== null && one.part === other.part && one.terminal === other.terminal;
+  return (
+    <>
+      {places.map(({ x, y, at }) => {
+        const probe = same(at, touch.red) ? 'red' : same(at, touch.black) ? 'black' : null;
+        const press = () => touch.onTerminal(at);
+        const pressable = {
+          role: 'radio',
+          tabIndex: 0,
+          'aria-label': touch.label(at),
+          'aria-checked': probe !== null,
+          onPress: press,
+          onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+            if (event.key !== 'Enter' && event.key !== ' ') return;
+            event.preventDefault();
+            press();
+          },
+          style: { cursor: 'pointer' },
+        };
+        return (
+          <G key={`${x} ${y}`} {...pressable}>
+            <Circle cx={x} cy={y} r={19} fill="transparent" />
+            <Circle cx={x} cy={y} r={6.5} fill={palette.surface} stroke={palette.accent} strokeWidth={2.4} />
+            {probe ? <Probe x={x} y={y} letter={probe === 'red' ? '+' : '−'} palette={palette} /> : null}
+          </G>
+        );
+      })}
+    </>
+  );
+}
+
+function Probe({
+  x,
+  y,
+  letter,
+  palette,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly letter: string;
+  readonly palette: Palette;
+}) {
+  return (
+    <G>
+      <Path d={`M${x} ${y} L${x + 16} ${y - 16}`} stroke={palette.accent} strokeWidth={3} />
+      <Rect x={x + 10} y={y - 36} width={24} height={24} rx={6} fill={palette.accent} />
+      <SvgText x={x + 22} y={y - 18} fontFamily={fonts.bold} fontSize={18} fill={palette.onAccent} textAnchor="middle">
+        {letter}
+      </SvgText>
+    </G>
+  );
+}
+
+/** Where the mark of a planted fault stands. */
+export function faultPlaces(drawing: Drawing, { faulty }: Live): { readonly x: number; readonly y: number }[] {
+  return [
+    ...drawing.parts.filter(({ part }) => faulty.has(part.id)).map(({ box }) => ({ x: box.x - 4, y: box.y - 2 })),
+    ...drawing.wires
+      .filter(({ id }) => faulty.has(id))
+      .flatMap(({ points }) => {
+        const [a, b] = [points[0], points[1]];
+        return a && b ? [{ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }] : [];
+      }),
+  ];
+}

@@ -1,0 +1,245 @@
+import { batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { TerminalRef } from '@harbor-latch/core/circuit/index';
+import type { Battery, Circuit, Job } from '@harbor-latch/core/job/index';
+import { defaults } from '@harbor-latch/core/reference/index';
+import { terminalInWords } from '@harbor-latch/core/schemes/index';
+import { formatVolts } from '@harbor-latch/core/units/index';
+import { useCallback, useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { useUnits } from '../../data/settings';
+import { BandDrawing } from '../../drawing/BandDrawing';
+import { circuitDiagram } from '../../drawing/circuitDiagram';
+import type { TerminalTouch } from '../../drawing/live';
+import { PressRow } from '../../ui/PressRow';
+import { fonts, usePalette } from '../../ui/theme';
+import { ToolButton } from '../../ui/ToolButton';
+import { Words } from '../../ui/Words';
+import { BenchControls } from './BenchControls';
+import { benchDiagram, benchLive } from './benchDrawing';
+import { FaultPanel, MendAll } from './FaultPanel';
+import { MeterPanel, restingMeter, withProbe, type MeterState } from './MeterPanel';
+import { Readout } from './Readout';
+import { RewirePanel } from './RewirePanel';
+import { movedTo, withAdded, type Rewiring, type RewireStep } from './rewiring';
+import { TruthPanel } from './TruthPanel';
+import { useBench, type Bench } from './useBench';
+
+type Known = Exclude<AssessedCircuit, { status: 'incomplete' }>;
+type Tool = 'try' | 'meter' | 'faults' | 'table' | 'rewire';
+
+const tools: readonly { readonly key: Tool; readonly name: string }[] = [
+  { key: 'try', name: 'Try' },
+  { key: 'meter', name: 'Meter' },
+  { key: 'faults', name: 'Faults' },
+  { key: 'table', name: 'Table' },
+  { key: 'rewire', name: 'Rewire' },
+];
+
+export interface BenchStationProps {
+  readonly job: Job;
+  readonly assessed: Known;
+  /** Width for the drawing, px, and whether the tools stand beside it. */
+  readonly width: number;
+  readonly beside: boolean;
+  readonly onCircuit: (circuit: Circuit, said: string) => void;
+}
+
+/** The circuit at work: flip, lift, pull, probe and break it before anything is in the bilge. */
+export function BenchStation(props: BenchStationProps) {
+  const { assessed, job } = props;
+  const battery = batteryOf(job, assessed.circuit);
+  const bench = useBench(assessed.circuit.id, assessed.netlist);
+  return <OnBench {...props} battery={battery} bench={bench} />;
+}
+
+function OnBench({
+  job,
+  assessed,
+  width,
+  beside,
+  onCircuit,
+  battery,
+  bench,
+}: BenchStationProps & { readonly battery: Battery; readonly bench: Bench }) {
+  const { circuit, facts } = assessed;
+  const { wired } = facts.behaviour;
+  const posts = circuit.panel?.posts ?? {};
+  const units = useUnits();
+  const palette = usePalette();
+  const [tool, setTool] = useState<Tool>('try');
+  const [meter, setMeter] = useState<MeterState>(() => restingMeter(wired));
+  const [step, setStep] = useState<RewireStep>({ kind: 'choose' });
+  const [selected, setSelected] = useState<string | null>(null);
+  const diagram = useMemo(() => benchDiagram(circuitDiagram(assessed, battery, units)), [assessed, battery, units]);
+  const rewire = (rewired: Rewiring | undefined, said: string) => {
+    const { rewired: _before, ...planned } = circuit;
+    onCircuit(rewired ? { ...planned, rewired } : planned, said);
+  };
+  const onTerminal = (at: TerminalRef) => {
+    if (tool === 'meter') setMeter(withProbe(meter, at));
+    else if (step.kind === 'move') {
+      rewire(movedTo(circuit.rewired, step.wire, step.end, at), 'Conductor moved');
+      setStep({ kind: 'choose' });
+    } else if (step.kind === 'add' && step.from) {
+      rewire(withAdded(circuit.rewired, step.from, at), 'Conductor added');
+      setStep({ kind: 'choose' });
+    } else if (step.kind === 'add') setStep({ kind: 'add', from: at });
+  };
+  const touching = tool === 'meter' || (tool === 'rewire' && step.kind !== 'choose');
+  const touch: TerminalTouch | null = touching
+    ? {
+        onTerminal,
+        label: (at) => `${terminalInWords(wired, at, posts)}: ${volts(bench, at)}`,
+        red: tool === 'meter' ? meter.red : step.kind === 'add' ? step.from : null,
+        black: tool === 'meter' ? meter.black : null,
+      }
+    : null;
+  const faulty = new Set(bench.state.faults.flatMap(({ at }) => at.split('~')));
+  const live = benchLive(diagram, bench.netlist, bench.row, faulty, touch);
+  const select = useCallback(
+    (id: string | null) => {
+      setSelected(id);
+      if (tool === 'rewire' && id !== null && [...wired.conductors, ...wired.existing].some((wire) => wire.id === id))
+        setStep({ kind: 'move', wire: id, end: 'to' });
+    },
+    [tool, wired],
+  );
+  const drawing = (
+    <BandDrawing
+      diagram={diagram}
+      width={width}
+      selected={step.kind === 'move' && tool === 'rewire' ? step.wire : selected}
+      onSelect={select}
+      live={live}
+      label={
+        touching
+          ? 'The circuit at work. Each terminal is a button.'
+          : 'The circuit at work, from source to bilge. Each conductor and part is a button.'
+      }
+    />
+  );
+  const panel = (
+    <View style={{ gap: 12 }}>
+      {tool === 'try' ? (
+        <>
+          <BenchControls bench={bench} plan={wired} />
+          <Waiting assessed={assessed} />
+        </>
+      ) : null}
+      {tool === 'meter' ? (
+        <MeterPanel bench={bench} plan={wired} posts={posts} meter={meter} onMeter={setMeter} />
+      ) : null}
+      {tool === 'faults' ? (
+        <>
+          <FaultPanel bench={bench} plan={wired} planned={assessed.netlist} />
+          <MendAll bench={bench} />
+        </>
+      ) : null}
+      {tool === 'table' ? (
+        <TruthPanel
+          title={`${job.boat.name}, ${circuit.name}`}
+          netlist={bench.netlist}
+          plan={wired}
+          circuit={circuit}
+          changed={bench.state.faults.length > 0 || bench.state.open.length > 0}
+          onExpects={(expects) => onCircuit({ ...circuit, expects }, 'Noted what you expect')}
+        />
+      ) : null}
+      {tool === 'rewire' ? (
+        <RewirePanel
+          circuit={circuit}
+          wired={wired}
+          differences={facts.behaviour.differences}
+          step={step}
+          onStep={setStep}
+          onRewired={rewire}
+        />
+      ) : null}
+    </View>
+  );
+  const head = (
+    <View style={{ flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderColor: palette.line }}>
+      <View role="tablist" aria-label="Tools of the bench" style={{ flex: 1, flexDirection: 'row' }}>
+        {tools.map(({ key, name }) => (
+          <PressRow
+            key={key}
+            role="tab"
+            selected={key === tool}
+            label={name}
+            onPress={() => setTool(key)}
+            style={{
+              flex: 1,
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderBottomWidth: 3,
+              borderColor: key === tool ? palette.accent : palette.surface,
+            }}
+          >
+            <Words
+              kind="small"
+              color={key === tool ? palette.accent : palette.text}
+              style={{ fontFamily: fonts.medium }}
+            >
+              {name}
+            </Words>
+          </PressRow>
+        ))}
+      </View>
+      <ToolButton icon="undo-variant" label="Undo on the bench" disabled={!bench.canUndo} onPress={bench.undo} />
+      <ToolButton icon="restore" label="Reset the bench" onPress={bench.reset} />
+    </View>
+  );
+  const surface = { backgroundColor: palette.surface, borderColor: palette.line };
+  if (beside) {
+    return (
+      <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
+          {drawing}
+        </ScrollView>
+        <View style={{ width: 480, ...surface, borderLeftWidth: 1 }}>
+          <View style={{ padding: 14, gap: 8 }}>
+            <Readout bench={bench} plan={wired} />
+          </View>
+          {head}
+          <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 14, paddingBottom: 40 }}>
+            {panel}
+          </ScrollView>
+        </View>
+      </View>
+    );
+  }
+  return (
+    <View style={{ flex: 1, minHeight: 0 }}>
+      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingBottom: 12 }}>
+        {drawing}
+      </ScrollView>
+      <View style={{ height: '52%', ...surface, borderTopWidth: 1 }}>
+        {head}
+        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 28 }}>
+          <Readout bench={bench} plan={wired} />
+          {panel}
+        </ScrollView>
+      </View>
+    </View>
+  );
+}
+
+function volts({ row }: Bench, at: TerminalRef): string {
+  return row.point ? formatVolts(row.point.voltsAt(at)) : 'no steady volts';
+}
+
+/** What the bench shows at once and the bilge does not: delays of sensors. */
+function Waiting({ assessed }: { readonly assessed: Known }) {
+  const { scheme } = assessed.circuit;
+  const wait =
+    scheme === 'probe-sensor'
+      ? `In the bilge the sensor starts the pump after about ${defaults.probeOnDelayS} s and runs it on for ${defaults.probeRunOnS} s; here it answers at once.`
+      : scheme === 'sensing-pump'
+        ? `In the bilge the pump wakes every ${defaults.sensingPeriodS} s, feels for ${defaults.sensingFeelS} s and runs on while wet; here it answers at once.`
+        : null;
+  return wait === null ? null : (
+    <Words kind="small" muted>
+      {wait}
+    </Words>
+  );
+}

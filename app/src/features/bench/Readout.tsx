@@ -1,0 +1,111 @@
+import { openingWindow, type Netlist, type TruthRow } from '@harbor-latch/core/circuit/index';
+import type { Plan } from '@harbor-latch/core/schemes/index';
+import { formatAmps, formatOpening, formatVolts } from '@harbor-latch/core/units/index';
+import { openingSeconds, type Opening } from '@harbor-latch/core/wiring/index';
+import { View } from 'react-native';
+import { BigButton } from '../../ui/BigButton';
+import { Notice } from '../../ui/Notice';
+import { Words } from '../../ui/Words';
+import type { Bench } from './useBench';
+
+/** What the circuit does now: figures to see, and one sentence to hear. */
+export function Readout({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
+  const { row, netlist } = bench;
+  const { point } = row;
+  const has = (id: string) => netlist.parts.some((part) => part.id === id);
+  const nameOf = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
+  if (!point) {
+    return (
+      <Notice tone="stop" icon="alert-octagon">
+        {row.trouble.message}
+      </Notice>
+    );
+  }
+  const figures = [
+    ...(has('pump')
+      ? [
+          ['At the pump', formatVolts(point.voltsAcross('pump', 'plus', 'minus'))],
+          ['Pump', shown(point.partA('pump'))],
+        ]
+      : []),
+    ...(has('battery')
+      ? [['Battery', shown(point.partA('battery'))]]
+      : [['Alarm’s loop', shown(point.partA('alarm'))]]),
+  ] as const;
+  return (
+    <View style={{ gap: 6 }}>
+      <View style={{ flexDirection: 'row', gap: 14, justifyContent: 'space-between' }}>
+        {figures.map(([name, value]) => (
+          <View key={name} style={{ flexShrink: 1 }}>
+            <Words kind="small" muted>
+              {name}
+            </Words>
+            <Words kind="figure">{value}</Words>
+          </View>
+        ))}
+      </View>
+      <View role="status" aria-live="polite">
+        <Words>{sentence(netlist, row, nameOf)}</Words>
+      </View>
+      <OverRating bench={bench} nameOf={nameOf} />
+    </View>
+  );
+}
+
+function shown(amps: number): string {
+  return Math.abs(amps) < 1e-5 ? '0\u00a0A' : formatAmps(Math.abs(amps));
+}
+
+const TELLING: readonly string[] = ['pump', 'alarm', 'lamp', 'relay', 'neighbour', 'shared-load'];
+
+/** "Pump running. Running light lit." */
+function sentence({ parts }: Netlist, { point }: TruthRow, nameOf: (id: string) => string): string {
+  return parts
+    .filter(({ kind }) => TELLING.includes(kind))
+    .sort((one, other) => TELLING.indexOf(one.kind) - TELLING.indexOf(other.kind))
+    .map(({ id }) => `${nameOf(id)} ${point?.wordOf(id) ?? ''}.`)
+    .join(' ');
+}
+
+/** Fuses that carry more than their rating: how long they hold, and a way to let them open. */
+function OverRating({ bench, nameOf }: { readonly bench: Bench; readonly nameOf: (id: string) => string }) {
+  const { netlist, row, state } = bench;
+  const over = netlist.parts.flatMap((part) => {
+    const amps = part.kind === 'fuse' ? Math.abs(row.point?.partA(part.id) ?? 0) : 0;
+    return part.kind === 'fuse' && amps > part.ratingA * (1 + 1e-9) ? [{ part, amps }] : [];
+  });
+  return (
+    <>
+      {over.map(({ part, amps }) => {
+        const { fastest, slowest } = openingWindow(part, amps);
+        return (
+          <Notice
+            key={part.id}
+            tone="caution"
+            icon="fuse-alert"
+            actions={
+              <BigButton
+                mode="outlined"
+                label={`Let ${nameOf(part.id)} open`}
+                onPress={() => bench.change({ open: [...state.open, part.id] })}
+              >
+                Let it open
+              </BigButton>
+            }
+          >
+            {`${nameOf(part.id)}, ${part.ratingA}\u00a0A, carries ${formatAmps(amps)}: ${holds(fastest, slowest)}.`}
+          </Notice>
+        );
+      })}
+    </>
+  );
+}
+
+function holds(fastest: Opening, slowest: Opening): string {
+  if (fastest.kind === 'not-shown') return 'no curve is published for how long it holds';
+  const [from, to] = [openingSeconds(fastest), openingSeconds(slowest)];
+  if (from === null) return 'it holds for ever';
+  return to === null
+    ? `it opens after ${formatOpening(from)} at the soonest, or never`
+    : `it opens after ${formatOpening(from)} to ${formatOpening(to)}`;
+}

@@ -1,0 +1,217 @@
+import { ingressOf, type RunFault } from '@harbor-latch/core/assess/index';
+import type { Job } from '@harbor-latch/core/job/index';
+import { batteryChemistry } from '@harbor-latch/core/reference/index';
+import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
+import { formatQuantity } from '@harbor-latch/core/units/index';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '../../data/settings';
+import { useWaterTask } from '../../data/waterWorker';
+import { assessed as assessedOf } from '../../data/boats';
+import { BigButton } from '../../ui/BigButton';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { Notice } from '../../ui/Notice';
+import { Words } from '../../ui/Words';
+import { Labelled } from './Labelled';
+import { Progress } from './Progress';
+import { StripChart } from './StripChart';
+import { piecesOf } from './wellPieces';
+import { timeInWords } from './verdictWords';
+
+/** What the section shows while a run is played. */
+export interface Moment {
+  readonly levelM: number;
+  /** Circuits whose pump runs. */
+  readonly running: readonly string[];
+}
+
+const PIECES = 600;
+const spans = [
+  { value: '1', label: '1 h' },
+  { value: '6', label: '6 h' },
+  { value: '24', label: '1 day' },
+  { value: '168', label: '1 week' },
+] as const;
+const speeds = [
+  { value: '1', label: '1×' },
+  { value: '60', label: '60×' },
+  { value: '3600', label: '3600×' },
+] as const;
+const faults: readonly { readonly value: RunFault | 'none'; readonly label: string }[] = [
+  { value: 'none', label: 'All sound' },
+  { value: 'float-stuck-down', label: 'Float stuck down' },
+  { value: 'float-stuck-up', label: 'Float stuck up' },
+  { value: 'pump-locked', label: 'Pump locked' },
+  { value: 'check-valve-jammed', label: 'Check valve jammed' },
+];
+
+/** A run of the well played: water rises, float lifts, pump starts, water leaves. */
+export function CyclePanel({
+  job,
+  wellId,
+  poseId,
+  width,
+  onMoment,
+}: {
+  readonly job: Job;
+  readonly wellId: string;
+  readonly poseId: string;
+  readonly width: number;
+  readonly onMoment: (moment: Moment | null) => void;
+}) {
+  const ways = ingressOf(job, wellId);
+  const [ingressId, setIngressId] = useState<string>(ways[0]?.id ?? '');
+  const [hours, setHours] = useState<string>('6');
+  const [fault, setFault] = useState<RunFault | 'none'>('none');
+  const first = piecesOf(assessedOf(job), wellId).find(({ what }) => what === 'pump')?.circuit.id;
+  const planted = fault === 'none' || first === undefined ? {} : { [first]: fault };
+  const ingress = ways.find(({ id }) => id === ingressId) ?? ways[0];
+  const key = ingress ? JSON.stringify(['cycle', job, wellId, poseId, ingress.id, hours, fault]) : null;
+  const task = useWaterTask<WaterRun | null>(key, (work) =>
+    work.cycle({
+      job,
+      wellId,
+      poseId,
+      ingressId: ingress?.id ?? null,
+      hours: Number(hours),
+      pieces: PIECES,
+      faults: planted,
+    }),
+  );
+  if (!ingress) {
+    return (
+      <Notice tone="note" icon="weather-pouring">
+        No way of taking in water is listed for this well yet. Add one on the Boat page: rain, a drip, a failed fitting.
+      </Notice>
+    );
+  }
+  const run = task.state.kind === 'done' ? task.state.result : null;
+  return (
+    <View style={{ gap: 12 }}>
+      <Progress task={task} what="The run" />
+      {run && run.trace.length > 0 ? (
+        <Played key={key} job={job} wellId={wellId} poseId={poseId} run={run} width={width} onMoment={onMoment} />
+      ) : null}
+      <Labelled label="Water comes in by">
+        <ChoiceRow
+          label="Ingress"
+          value={ingress.id}
+          choices={ways.map(({ id, name }) => ({ value: id, label: name }))}
+          onChoose={setIngressId}
+        />
+      </Labelled>
+      <Labelled label="For">
+        <ChoiceRow label="Length of the run" value={hours} choices={[...spans]} onChoose={setHours} />
+      </Labelled>
+      <Labelled label="With">
+        <ChoiceRow label="Fault in the run" value={fault} choices={faults} onChoose={setFault} />
+      </Labelled>
+    </View>
+  );
+}
+
+function Played({
+  job,
+  wellId,
+  poseId,
+  run,
+  width,
+  onMoment,
+}: {
+  readonly job: Job;
+  readonly wellId: string;
+  readonly poseId: string;
+  readonly run: WaterRun;
+  readonly width: number;
+  readonly onMoment: (moment: Moment | null) => void;
+}) {
+  const units = useUnits();
+  const [atS, setAtS] = useState(0);
+  const [speed, setSpeed] = useState<string>('3600');
+  const [playing, setPlaying] = useState(false);
+  const piece = run.trace[Math.min(run.trace.length - 1, Math.floor((atS / run.seconds) * run.trace.length))];
+  const before = useRef({ atS });
+  useEffect(() => {
+    before.current.atS = atS;
+  }, [atS]);
+  useEffect(() => {
+    if (!playing) return;
+    let last = performance.now();
+    let frame = requestAnimationFrame(function tick(now) {
+      const next = Math.min(run.seconds, before.current.atS + ((now - last) / 1000) * Number(speed));
+      last = now;
+      setAtS(next);
+      if (next >= run.seconds) setPlaying(false);
+      else frame = requestAnimationFrame(tick);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [playing, speed, run.seconds]);
+  const levelM = piece ? levelAt(piece, run.trace[run.trace.indexOf(piece) - 1]?.endM, atS) : 0;
+  const running = piece ? run.pumps.filter((_, index) => (piece.running[index] ?? 0) > 0.5).map(({ id }) => id) : [];
+  const runningKey = running.join();
+  useEffect(() => {
+    onMoment({ levelM, running: runningKey === '' ? [] : runningKey.split(',') });
+  }, [levelM, runningKey, onMoment]);
+  useEffect(() => () => onMoment(null), [onMoment]);
+  const dryM = Math.min(...run.trace.map(({ lowM }) => lowM));
+  const names = run.pumps.map(({ id }) => job.circuits.find((circuit) => circuit.id === id)?.name ?? id);
+  const [pump] = run.pumps;
+  const [battery] = run.batteries;
+  const kind = job.batteries.find(({ id }) => id === battery?.id)?.chemistry ?? 'lead-acid';
+  const pose = posesOf(job).find(({ id }) => id === poseId);
+  const limitM = limitOf(job, wellId, poseId);
+  return (
+    <View style={{ gap: 10 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' }}>
+        <BigButton
+          icon={playing ? 'pause' : 'play'}
+          onPress={() => {
+            if (atS >= run.seconds) setAtS(0);
+            setPlaying(!playing);
+          }}
+        >
+          {playing ? 'Pause' : 'Play'}
+        </BigButton>
+        <ChoiceRow label="Speed" value={speed} choices={[...speeds]} onChoose={setSpeed} />
+      </View>
+      <Words style={{ fontVariant: ['tabular-nums'] }}>
+        {`${timeInWords(atS)}: ${levelM <= dryM + 1e-6 ? 'no water' : `water at ${formatQuantity(levelM, 'shortLength', units)}`}${running.length > 0 ? `, ${running.length > 1 ? 'pumps run' : 'pump runs'}` : ''}, battery at ${Math.round((piece?.charge ?? 1) * 100)} %`}
+      </Words>
+      <StripChart
+        trace={run.trace}
+        seconds={run.seconds}
+        pumps={names}
+        limitM={limitM}
+        width={width}
+        atS={atS}
+        onTime={setAtS}
+      />
+      <Words kind="small" muted>
+        {[
+          `${pose?.name ?? ''}, from a dry well and a full battery.`,
+          `${litres(run.inM3)} came in, ${litres(run.pumpedM3)} left, ${litres(run.endM3)} stand in the well.`,
+          pump ? `${pump.starts} starts${pump.runS === null ? '' : `, ${timeInWords(pump.runS)} a run`}.` : '',
+          battery
+            ? `${battery.ampHours.toFixed(1)} Ah used; usable down to ${Math.round(batteryChemistry[kind].usableTo * 100)} %.`
+            : '',
+        ].join(' ')}
+      </Words>
+    </View>
+  );
+}
+
+function litres(m3: number): string {
+  return `${(1000 * m3).toFixed(m3 < 0.01 ? 1 : 0)}\u00a0L`;
+}
+
+/** The level between two points of the trace. */
+function levelAt({ fromS, toS, endM }: WaterRun['trace'][number], beforeM: number | undefined, atS: number): number {
+  const share = Math.min(1, Math.max(0, (atS - fromS) / (toS - fromS)));
+  return beforeM === undefined ? endM : beforeM + share * (endM - beforeM);
+}
+
+function limitOf(job: Job, wellId: string, poseId: string): number | null {
+  const one = assessedOf(job).find((assessed) => assessed.circuit.water?.wellId === wellId);
+  if (!one || one.status === 'incomplete') return null;
+  return one.facts.water?.poses.find(({ pose }) => pose.id === poseId)?.limit?.levelM ?? null;
+}

@@ -1,0 +1,213 @@
+import { waterOf } from '@harbor-latch/core/assess/index';
+import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
+import { useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import type { Cut } from '../../drawing/wellDrawing';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { PressRow } from '../../ui/PressRow';
+import { fonts, usePalette } from '../../ui/theme';
+import { ToolButton } from '../../ui/ToolButton';
+import { Words } from '../../ui/Words';
+import { CyclePanel, type Moment } from './CyclePanel';
+import type { FloatStationProps } from './floatStationProps';
+import { HosePanel } from './HosePanel';
+import { Labelled } from './Labelled';
+import { NoWater } from './NoWater';
+import { PlacePanel } from './PlacePanel';
+import { RunsPanel } from './RunsPanel';
+import { movedPiece, piecesOf, whileMoved, type Place } from './wellPieces';
+import { WellSection, ZOOMS } from './WellSection';
+
+type Tool = 'place' | 'cycle' | 'runs' | 'hose';
+
+const tools: readonly { readonly key: Tool; readonly name: string }[] = [
+  { key: 'place', name: 'Place' },
+  { key: 'cycle', name: 'Cycle' },
+  { key: 'runs', name: 'Runs' },
+  { key: 'hose', name: 'Hose' },
+];
+
+/** Where pump and float stand in their well, and what the water does to them. */
+export function FloatStation(props: FloatStationProps) {
+  const water = waterOf(props.assessed);
+  return water ? <InWell {...props} /> : <NoWater {...props} />;
+}
+
+function InWell(props: FloatStationProps) {
+  const { draft, assessed, all, width, height, beside, onCircuit } = props;
+  const palette = usePalette();
+  const { job } = draft;
+  const { circuit } = assessed;
+  const wellId = circuit.water?.wellId ?? '';
+  const poses = posesOf(job);
+  const [tool, setTool] = useState<Tool>('place');
+  const [poseId, setPoseId] = useState<string>(poses[0].id);
+  const [cut, setCut] = useState<Cut>('along');
+  const [zoom, setZoom] = useState(1);
+  const [filled, setFilled] = useState<'off' | 'on' | 'limit'>('on');
+  const [chosen, setChosen] = useState(`${circuit.id} float`);
+  const [moving, setMoving] = useState<{ readonly id: string; readonly to: Place } | null>(null);
+  const [moment, setMoment] = useState<Moment | null>(null);
+  const pose = poses.find(({ id }) => id === poseId) ?? poses[0];
+  const standing = useMemo(() => piecesOf(all, wellId), [all, wellId]);
+  const pieces = standing.map((piece) => (piece.id === moving?.id ? { ...piece, place: moving.to } : piece));
+  const piece = pieces.find(({ id }) => id === chosen) ?? pieces[0];
+  const subject = all.find((one) => one.circuit.id === piece?.circuit.id) ?? assessed;
+  const settled = waterOf(subject) ?? waterOf(assessed);
+  const water = settled && piece && moving?.id === piece.id ? whileMoved(settled, piece, piece.place) : settled;
+  if (!water) return null;
+  const slopes = slopesOf(pose);
+  const atPump = (heightM: number) => heightM - (piece ? riseAt(slopes, piece.place) : 0);
+  const limit = water.poses.find((facts) => facts.pose.id === pose.id)?.limit ?? null;
+  const restingM =
+    filled === 'limit' && limit
+      ? limit.levelM
+      : piece?.what === 'float'
+        ? atPump(piece.place.zM + (filled === 'off' ? piece.offM : piece.onM))
+        : 0.05;
+  const levelM = tool === 'cycle' && moment ? moment.levelM : restingM;
+  const moved = (id: string, to: Place) => {
+    setMoving(null);
+    const which = standing.find((one) => one.id === id);
+    if (which) onCircuit(movedPiece(which, to), `Moved: ${which.name.toLowerCase()}`);
+  };
+  const sectionHeight = beside ? Math.max(320, height - 150) : Math.min(260, Math.max(190, height * 0.27));
+  const section = (
+    <View style={{ alignItems: 'center' }}>
+      <WellSection
+        water={water}
+        pose={pose}
+        levelM={levelM}
+        cut={cut}
+        zoom={zoom}
+        width={width}
+        height={sectionHeight}
+        pieces={pieces}
+        chosen={piece?.id ?? ''}
+        onChoose={setChosen}
+        onMoving={(id, to) => setMoving({ id, to })}
+        onMoved={moved}
+        running={new Set(tool === 'cycle' ? (moment?.running ?? []) : [])}
+      />
+      <View
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          alignSelf: 'stretch',
+          paddingHorizontal: 8,
+          flexWrap: 'wrap',
+        }}
+      >
+        <ChoiceRow
+          label="Cut"
+          value={cut}
+          choices={[
+            { value: 'along', label: 'Along' },
+            { value: 'across', label: 'Across' },
+          ]}
+          onChoose={setCut}
+        />
+        <View style={{ flex: 1 }} />
+        <ToolButton
+          icon="magnify-minus-outline"
+          label="Smaller"
+          disabled={zoom === 0}
+          onPress={() => setZoom(zoom - 1)}
+        />
+        <ToolButton
+          icon="magnify-plus-outline"
+          label="Larger"
+          disabled={zoom === ZOOMS.length - 1}
+          onPress={() => setZoom(zoom + 1)}
+        />
+      </View>
+    </View>
+  );
+  const panel = (
+    <View style={{ gap: 12 }}>
+      {tool === 'place' || tool === 'cycle' ? (
+        <Labelled label="Pose">
+          <ChoiceRow
+            label="Pose"
+            value={pose.id}
+            choices={poses.map(({ id, name }) => ({ value: id, label: name }))}
+            onChoose={setPoseId}
+          />
+        </Labelled>
+      ) : null}
+      {tool === 'place' ? (
+        <PlacePanel
+          {...props}
+          water={water}
+          subject={subject}
+          pieces={pieces}
+          chosen={piece?.id ?? ''}
+          onChoose={setChosen}
+          filled={filled}
+          onFilled={setFilled}
+          limit={limit !== null}
+        />
+      ) : null}
+      {tool === 'cycle' ? (
+        <CyclePanel job={job} wellId={wellId} poseId={pose.id} width={beside ? 450 : width - 24} onMoment={setMoment} />
+      ) : null}
+      {tool === 'runs' ? <RunsPanel job={job} wellId={wellId} onCircuit={onCircuit} /> : null}
+      {tool === 'hose' ? <HosePanel {...props} width={beside ? 450 : width - 24} /> : null}
+    </View>
+  );
+  const head = (
+    <View
+      role="tablist"
+      aria-label="Tools of the float station"
+      style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: palette.line }}
+    >
+      {tools.map(({ key, name }) => (
+        <PressRow
+          key={key}
+          role="tab"
+          selected={key === tool}
+          label={name}
+          onPress={() => setTool(key)}
+          style={{
+            flex: 1,
+            alignItems: 'center',
+            justifyContent: 'center',
+            borderBottomWidth: 3,
+            borderColor: key === tool ? palette.accent : palette.surface,
+          }}
+        >
+          <Words kind="small" color={key === tool ? palette.accent : palette.text} style={{ fontFamily: fonts.medium }}>
+            {name}
+          </Words>
+        </PressRow>
+      ))}
+    </View>
+  );
+  const surface = { backgroundColor: palette.surface, borderColor: palette.line };
+  if (beside) {
+    return (
+      <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
+          {section}
+        </ScrollView>
+        <View style={{ width: 480, ...surface, borderLeftWidth: 1 }}>
+          {head}
+          <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 14, paddingBottom: 40 }}>
+            {panel}
+          </ScrollView>
+        </View>
+      </View>
+    );
+  }
+  return (
+    <View style={{ flex: 1, minHeight: 0 }}>
+      {section}
+      <View style={{ flex: 1, minHeight: 0, ...surface, borderTopWidth: 1 }}>
+        {head}
+        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 28 }}>
+          {panel}
+        </ScrollView>
+      </View>
+    </View>
+  );
+}

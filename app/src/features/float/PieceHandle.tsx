@@ -1,0 +1,104 @@
+import { useRef, useState } from 'react';
+import { View, type GestureResponderEvent } from 'react-native';
+import type { Cut, Scale } from '../../drawing/wellDrawing';
+import { usePalette } from '../../ui/theme';
+import type { Place, WellPiece } from './wellPieces';
+
+const SIZE = 48;
+/** What an arrow key moves, m; with shift ten times as far. */
+const FINE_M = 0.001;
+
+/** A piece of the well that can be dragged, or moved by the arrow keys. */
+export function PieceHandle({
+  piece,
+  cut,
+  scale,
+  beside,
+  chosen,
+  words,
+  onChoose,
+  onMoving,
+  onMoved,
+}: {
+  readonly piece: WellPiece;
+  readonly cut: Cut;
+  readonly scale: Scale;
+  /** How far from its own place it is drawn, px. */
+  readonly beside: number;
+  readonly chosen: boolean;
+  readonly words: string;
+  readonly onChoose: () => void;
+  readonly onMoving: (to: Place) => void;
+  readonly onMoved: (to: Place) => void;
+}) {
+  const palette = usePalette();
+  const [held, setHeld] = useState(false);
+  const began = useRef({ place: piece.place, pageX: 0, pageY: 0 });
+  const shifted = (from: Place, across: number, up: number): Place => ({
+    xM: from.xM + (cut === 'along' ? across : 0),
+    yM: from.yM + (cut === 'across' ? across : 0),
+    zM: from.zM + up,
+  });
+  const dragged = ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent): Place => {
+    const from = began.current;
+    return shifted(from.place, (pageX - from.pageX) / scale.perM, (from.pageY - pageY) / scale.perM);
+  };
+  const far = ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) =>
+    Math.hypot(pageX - began.current.pageX, pageY - began.current.pageY) > 2;
+  const key = (event: { key: string; shiftKey?: boolean; preventDefault: () => void }) => {
+    const step = FINE_M * (event.shiftKey === true ? 10 : 1);
+    const by: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+    };
+    const move = by[event.key];
+    if (event.key === 'Enter' || event.key === ' ') onChoose();
+    else if (!move || !piece.movable) return;
+    else onMoved(shifted(piece.place, ...move));
+    event.preventDefault();
+  };
+  const middleM = piece.place.zM + (piece.what === 'pump' ? 18 / scale.perM : piece.onM / 2);
+  const x = scale.x(cut === 'along' ? piece.place.xM : piece.place.yM) + beside;
+  return (
+    <View
+      onStartShouldSetResponder={() => true}
+      onMoveShouldSetResponder={() => true}
+      onResponderTerminationRequest={() => false}
+      onResponderGrant={({ nativeEvent: { pageX, pageY } }) => {
+        began.current = { place: piece.place, pageX, pageY };
+        onChoose();
+        setHeld(true);
+      }}
+      onResponderMove={(event) => {
+        if (piece.movable && far(event)) onMoving(dragged(event));
+      }}
+      onResponderRelease={(event) => {
+        setHeld(false);
+        if (piece.movable && far(event)) onMoved(dragged(event));
+      }}
+      onResponderTerminate={() => setHeld(false)}
+      {...({ onKeyDown: key, tabIndex: 0 } as object)}
+      role="slider"
+      aria-label={words}
+      aria-valuenow={Math.round(piece.place.zM * 1000)}
+      aria-valuetext={words}
+      aria-disabled={!piece.movable}
+      style={[
+        {
+          position: 'absolute',
+          left: x - SIZE / 2,
+          top: scale.y(middleM) - SIZE / 2,
+          width: SIZE,
+          height: SIZE,
+          borderRadius: 12,
+          borderWidth: chosen ? 2 : 0,
+          borderColor: held ? palette.accent : palette.line,
+          borderStyle: 'dashed',
+        },
+        { touchAction: 'none', cursor: piece.movable ? 'grab' : 'pointer' } as object,
+      ]}
+    />
+  );
+}

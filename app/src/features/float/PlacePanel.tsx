@@ -1,0 +1,229 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { Finding, WaterFacts } from '@harbor-latch/core/findings/index';
+import type { Circuit } from '@harbor-latch/core/job/index';
+import { formatQuantity } from '@harbor-latch/core/units/index';
+import { View } from 'react-native';
+import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { Notice } from '../../ui/Notice';
+import { Words } from '../../ui/Words';
+import { FindingCard } from '../size/FindingCard';
+import { BoatForm } from '../survey/BoatForm';
+import { ChoiceField } from '../survey/ChoiceField';
+import { More } from '../survey/More';
+import { NumberField } from '../survey/NumberField';
+import { Labelled } from './Labelled';
+import type { WellPiece } from './wellPieces';
+import { windowInWords } from './windowWords';
+
+/** The chosen piece to the millimetre, its window with what bounds it, and what is wrong with where it stands. */
+export function PlacePanel({
+  draft,
+  water,
+  subject,
+  pieces,
+  chosen,
+  onChoose,
+  filled,
+  onFilled,
+  limit,
+  onCircuit,
+}: {
+  readonly draft: Draft;
+  readonly water: WaterFacts;
+  readonly subject: AssessedCircuit;
+  readonly pieces: readonly WellPiece[];
+  readonly chosen: string;
+  readonly onChoose: (id: string) => void;
+  readonly filled: 'off' | 'on' | 'limit';
+  readonly onFilled: (filled: 'off' | 'on' | 'limit') => void;
+  readonly limit: boolean;
+  readonly onCircuit: (circuit: Circuit, said: string) => void;
+}) {
+  const units = useUnits();
+  const piece = pieces.find(({ id }) => id === chosen);
+  const index = draft.job.circuits.findIndex(({ id }) => id === piece?.circuit.id);
+  const findings = (subject.status === 'incomplete' ? [] : subject.findings).filter(({ about }) => about === 'water');
+  const fix = ({ fix: found }: Finding) => {
+    if (found) onCircuit(found.circuit, `Done: ${found.label}`);
+  };
+  const millimetres = (metres: number) => formatQuantity(metres, 'shortLength', units);
+  return (
+    <View style={{ gap: 12 }}>
+      {pieces.length > 1 ? (
+        <Labelled label="Piece">
+          <ChoiceRow
+            label="Piece"
+            value={chosen}
+            choices={pieces.map(({ id, name }) => ({ value: id, label: name }))}
+            onChoose={onChoose}
+          />
+        </Labelled>
+      ) : null}
+      {findings
+        .filter(({ severity }) => severity !== 'note')
+        .map((finding) => (
+          <FindingCard key={finding.code} finding={finding} onFix={fix} />
+        ))}
+      {piece?.what === 'float' && water.window ? (
+        <View role="status" aria-live="polite" style={{ gap: 2 }}>
+          <Words kind="strong">
+            {water.window.recommendedM === null
+              ? 'No height serves'
+              : `Best height of its base: ${millimetres(water.window.recommendedM)}`}
+          </Words>
+          <Words>{windowInWords(water, millimetres)}</Words>
+        </View>
+      ) : null}
+      <Labelled label="Water shown">
+        <ChoiceRow
+          label="Water shown"
+          value={filled}
+          choices={[
+            { value: 'off', label: 'Float lets go' },
+            { value: 'on', label: 'Float switches on' },
+            ...(limit ? [{ value: 'limit' as const, label: 'At the limit' }] : []),
+          ]}
+          onChoose={onFilled}
+        />
+      </Labelled>
+      {piece && index >= 0 ? (
+        <BoatForm key={piece.id} draft={draft}>
+          <PieceFields piece={piece} index={index} water={water} />
+        </BoatForm>
+      ) : null}
+      <Guesses draft={draft} water={water} />
+      {findings
+        .filter(({ severity }) => severity === 'note')
+        .map((finding) => (
+          <FindingCard key={finding.code} finding={finding} onFix={fix} />
+        ))}
+    </View>
+  );
+}
+
+function PieceFields({
+  piece,
+  index,
+  water,
+}: {
+  readonly piece: WellPiece;
+  readonly index: number;
+  readonly water: WaterFacts;
+}) {
+  const at = ['circuits', index, 'water', piece.what === 'pump' ? 'pumpAt' : 'float'] as const;
+  if (!piece.movable) {
+    return (
+      <Words kind="small" muted>
+        {piece.what === 'pump'
+          ? 'Heights and places are measured from this pump: the middle of its base is zero.'
+          : 'This float is inside its pump and stands where the pump does.'}
+      </Words>
+    );
+  }
+  return (
+    <View style={{ gap: 16 }}>
+      <NumberField
+        path={[...at, 'zM']}
+        label="Base over the pump’s"
+        quantity="shortLength"
+        step={{ metric: 1, us: 0.1 }}
+        assumed={0}
+        signed
+        guide="Straight up from the pump’s base to the float’s; a millimetre a touch."
+      />
+      <NumberField
+        path={[...at, 'xM']}
+        label="Forward of the pump"
+        quantity="shortLength"
+        step={{ metric: 10, us: 0.5 }}
+        assumed={0}
+        signed
+        guide="Behind it is negative."
+      />
+      <NumberField
+        path={[...at, 'yM']}
+        label="To starboard of the pump"
+        quantity="shortLength"
+        step={{ metric: 10, us: 0.5 }}
+        assumed={0}
+        signed
+        guide="To port is negative."
+      />
+      {piece.what === 'float' ? <FloatKind index={index} water={water} /> : null}
+    </View>
+  );
+}
+
+function FloatKind({ index, water }: { readonly index: number; readonly water: WaterFacts }) {
+  const at = ['circuits', index, 'water', 'float'] as const;
+  const { float, sensor } = water;
+  if (!float || sensor === null || sensor === 'timer' || sensor === 'integral') return null;
+  return (
+    <More
+      title="Kind and trip heights"
+      summary={`${sensor}, on at ${Math.round(float.onM * 1000)} mm, off at ${Math.round(float.offM * 1000)} mm over its base`}
+      alone
+    >
+      <ChoiceField
+        path={[...at, 'kind']}
+        label="Kind of float"
+        assumed={sensor}
+        choices={[
+          { value: 'hinged', label: 'Hinged' },
+          { value: 'enclosed', label: 'Enclosed' },
+          { value: 'probe', label: 'Probe' },
+        ]}
+        guide="Hinged floats lie level, hinge towards the flow; crumbs and rags wedge them, so give them a cage or use a probe."
+      />
+      <NumberField
+        path={[...at, 'onM']}
+        label="Switches on at"
+        quantity="shortLength"
+        step={{ metric: 5, us: 0.2 }}
+        assumed={float.onM}
+        guide="Water over its base. Read the leaflet, or lift it in a bucket."
+      />
+      <NumberField
+        path={[...at, 'offM']}
+        label="Switches off at"
+        quantity="shortLength"
+        step={{ metric: 5, us: 0.2 }}
+        assumed={float.offM}
+      />
+      <NumberField
+        path={[...at, 'onDelayS']}
+        label="Waits before it starts"
+        quantity="time"
+        step={{ metric: 1, us: 1 }}
+        assumed={float.onDelayS}
+      />
+      <NumberField
+        path={[...at, 'runOnS']}
+        label="Runs on after"
+        quantity="time"
+        step={{ metric: 1, us: 1 }}
+        assumed={float.runOnS}
+      />
+    </More>
+  );
+}
+
+/** What is still a guess, named where it is used. */
+function Guesses({ draft, water }: { readonly draft: Draft; readonly water: WaterFacts }) {
+  const { poses = [], circuits } = draft.job;
+  const guessed = [
+    water.survey.guessed ? 'the well' : null,
+    poses.some((pose) => pose.guessed) ? 'the poses' : null,
+    circuits.some((circuit) => circuit.water?.wellId === water.survey.id && circuit.water.hose?.guessed)
+      ? 'the hose'
+      : null,
+  ].filter((one) => one !== null);
+  if (guessed.length === 0) return null;
+  return (
+    <Notice tone="note" icon="help-circle-outline">
+      {`Still a guess: ${guessed.join(', ')}. These are figures typical of the hull’s length; measure them on the Boat page and under Hose.`}
+    </Notice>
+  );
+}

@@ -1,0 +1,70 @@
+import { hoseBoresM } from '@harbor-latch/core/findings/index';
+import { schemeOf } from '@harbor-latch/core/schemes/index';
+import { typicalCircuitWater } from '@harbor-latch/core/water/index';
+import { View } from 'react-native';
+import type { Draft } from '../../data/draft';
+import { BigButton } from '../../ui/BigButton';
+import { Words } from '../../ui/Words';
+import { HoseFields } from '../float/HoseFields';
+import { ChoiceField } from './ChoiceField';
+import { useField } from './FieldContext';
+import { More } from './More';
+import { Stage } from './Stage';
+
+/** Where the circuit’s pump and float stand, and the hose; the Float station shows what follows. */
+export function WaterStage({ draft, index }: { readonly draft: Draft; readonly index: number }) {
+  const field = useField(['circuits', index, 'water']);
+  const circuit = draft.job.circuits[index];
+  if (!circuit) return null;
+  const wells = draft.job.wells ?? [];
+  const pump = schemeOf(circuit).options.includes('pump') ? circuit.pump : null;
+  const { water } = circuit;
+  return (
+    <Stage title="In the well" under="Pump, float and hose in the water" conductors={[]}>
+      {water ? (
+        <>
+          {wells.length > 1 ? (
+            <ChoiceField
+              path={['circuits', index, 'water', 'wellId']}
+              label="Stands in"
+              assumed={water.wellId}
+              choices={wells.map(({ id, name }) => ({ value: id, label: name }))}
+            />
+          ) : (
+            <Words>{`Stands in ${wells.find(({ id }) => id === water.wellId)?.name ?? 'a well'}. Its size and the poses are on the Boat page; heights are set at the Float station.`}</Words>
+          )}
+          {pump ? (
+            <More
+              title="Hose"
+              summary={
+                water.hose
+                  ? `${Math.round(1000 * water.hose.boreM)} mm, ${water.hose.wall ?? 'smooth'}${water.hose.guessed ? ', a guess' : ''}`
+                  : 'not surveyed yet'
+              }
+            >
+              <HoseFields draft={draft} index={index} bores={hoseBoresM} />
+            </More>
+          ) : null}
+        </>
+      ) : wells.length > 0 ? (
+        <View style={{ gap: 8, alignItems: 'flex-start' }}>
+          <Words>In which well does it stand?</Words>
+          {wells.map(({ id, name }) => (
+            <BigButton
+              key={id}
+              mode="outlined"
+              onPress={() => field.replace(typicalCircuitWater(id, pump, draft.job.boat.hullLengthM))}
+            >
+              {name}
+            </BigButton>
+          ))}
+        </View>
+      ) : (
+        <Words>
+          No well is surveyed yet. The Float station begins one with typical figures; with it come real flow, float
+          heights and battery days.
+        </Words>
+      )}
+    </Stage>
+  );
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { waterWork } from './waterWork';
+
+expose(waterWork);

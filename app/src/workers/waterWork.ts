@@ -1,0 +1,70 @@
+import {
+  assess,
+  lastingFindings,
+  runWell,
+  seededRandom,
+  spreadOf,
+  throwDays,
+  wellRuns,
+  type RunFault,
+  type RunReport,
+  type Spread,
+  type SpreadQuestion,
+} from '@harbor-latch/core/assess/index';
+import type { Finding } from '@harbor-latch/core/findings/index';
+import type { Job } from '@harbor-latch/core/job/index';
+import { ingressOf } from '@harbor-latch/core/assess/index';
+import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
+
+export type OnPart = (done: number, of: number) => void;
+
+export interface WellRuns {
+  readonly reports: readonly RunReport[];
+  readonly findings: readonly Finding[];
+}
+
+export interface CycleQuestion {
+  readonly job: Job;
+  readonly wellId: string;
+  readonly poseId: string;
+  readonly ingressId: string | null;
+  readonly hours: number;
+  readonly pieces: number;
+  readonly faults: Readonly<Record<string, RunFault>>;
+}
+
+/** Long runs of a well: what the worker does, apart from the page. */
+export const waterWork = {
+  /** Every pose with every ingress, and what they say together. */
+  runs(job: Job, wellId: string, hours: number, onPart: OnPart): WellRuns {
+    const reports: RunReport[] = [];
+    const total = ingressOf(job, wellId).length * posesOf(job).length;
+    for (const report of wellRuns(job, wellId, hours)) {
+      reports.push(report);
+      onPart(reports.length, total);
+    }
+    const findings = lastingFindings(job, wellId, reports);
+    // A fix is tried when it is first read; it goes over to the page as plain data.
+    return { reports, findings: findings.map((finding) => ({ ...finding })) };
+  },
+
+  /** One run with its trace. */
+  cycle({ job, wellId, poseId, ingressId, hours, pieces, faults }: CycleQuestion): WaterRun | null {
+    const pose = posesOf(job).find(({ id }) => id === poseId) ?? posesOf(job)[0];
+    const ingress = ingressOf(job, wellId).find(({ id }) => id === ingressId) ?? null;
+    return runWell({ job, assessed: assess(job), wellId, pose, ingress, hours, tracePieces: pieces, faults });
+  },
+
+  /** How long the battery lasts when what was surveyed is a little off. */
+  spread(question: SpreadQuestion, throws: number, onPart: OnPart): Spread {
+    const random = seededRandom(1);
+    const days: (number | null)[] = [];
+    for (let thrown = 0; thrown < throws; thrown += 1) {
+      days.push(throwDays(question, random));
+      onPart(thrown + 1, throws);
+    }
+    return spreadOf(days);
+  },
+};
+
+export type WaterWork = typeof waterWork;

@@ -1,0 +1,81 @@
+import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting, type TruthRow } from '../circuit';
+import { defaults } from '../reference';
+import type { Behaviour, ContactFacts } from '../findings';
+import type { Circuit } from '../job';
+import { differencesInWords, rewire, type Plan, type PumpPlan } from '../schemes';
+import { withSupply, type Solved } from './settings';
+import type { Drop } from './sizing';
+
+/** The netlist as it was found wired, with the resistances of the plan's conductors. */
+export function netlistAsWired(netlist: Netlist, plan: Plan, circuit: Circuit): Netlist {
+  if (!circuit.rewired) return netlist;
+  const { plan: wired } = rewire(plan, circuit.rewired);
+  const ohms = new Map(netlist.conductors.map(({ id, ohm }) => [id, ohm]));
+  return {
+    ...netlist,
+    conductors: [...wired.conductors, ...wired.existing].map(({ id, from, to }) => ({
+      id,
+      from,
+      to,
+      ohm: ohms.get(id) ?? 0,
+    })),
+  };
+}
+
+/**
+ * What the circuit does in every setting, as it is wired.
+ * @param settings those in which the pump runs as planned: there a relay must pull in at the lowest supply as well
+ */
+export function behaviourOf(
+  netlist: Netlist,
+  plan: Plan,
+  circuit: Circuit,
+  restingV: number,
+  settings: readonly Setting[],
+): Behaviour {
+  const { plan: wired, strays } = rewire(plan, circuit.rewired);
+  const rows = truthTable(withSupply(netlist, defaults.runningSupplyV), settings);
+  const lowestV = Math.min(defaults.ratedSupplyV, restingV);
+  const low = withSupply(netlist, lowestV);
+  const relayed = netlist.parts.some(({ kind }) => kind === 'relay');
+  return {
+    wired,
+    strays,
+    differences: differencesInWords(plan, circuit),
+    rows,
+    lowRows: relayed ? settings.map((setting) => truthRow(low, setting)) : [],
+    lowestV,
+  };
+}
+
+/** Every contact that switches, with the most it carries at design current. */
+export function contactsOf(plan: PumpPlan, circuit: Circuit, drop: Drop): ContactFacts[] {
+  return plan.parts.flatMap(({ part, name }): ContactFacts[] => {
+    const amps = () => Math.max(0, ...drop.solved.map(({ point }) => Math.abs(point.partA(part.id))));
+    if (part.kind === 'three-way-switch' || part.kind === 'on-off-switch')
+      return [{ part: part.id, name, what: 'switch', ratingA: circuit.panel?.switchA, amps: amps() }];
+    if (part.kind === 'relay')
+      return [
+        {
+          part: part.id,
+          name,
+          what: 'relay',
+          ratingA: circuit.relay?.contactA ?? defaults.relayContactA,
+          amps: amps(),
+        },
+      ];
+    if (!isFloat(part)) return [];
+    // A float inside a pump is its maker's to rate.
+    if (part.kind === 'pump') return [];
+    return [{ part: part.id, name, what: 'float', ratingA: circuit.floatA, amps: amps() }];
+  });
+}
+
+/** Rows already solved in the settings given; null where one of them was not. */
+export function rowsAs(rows: readonly TruthRow[], settings: readonly Setting[], pump: string): Solved[] | null {
+  const found = settings.flatMap((setting): Solved[] => {
+    const row = rows.find((candidate) => sameSetting(candidate.setting, setting));
+    return row?.point ? [{ setting, point: row.point, pumpV: row.point.voltsAcross(pump, 'plus', 'minus') }] : [];
+  });
+  return found.length === settings.length ? found : null;
+}

@@ -1,0 +1,206 @@
+import type { Circuit, IngressSurvey, Job, Pose, WellSurvey } from '../job';
+import type { PoseFacts, SupplyFacts, WaterFacts } from '../findings';
+import { defaults } from '../reference';
+import type { Motor } from '../circuit';
+import { schemeOf } from '../schemes';
+import {
+  climbM,
+  curveFrom,
+  drainBackM3,
+  floatFrom,
+  floatWindow,
+  floorAt,
+  hasDip,
+  highestM,
+  hoseFrom,
+  ingressFrom,
+  LITRE_PER_HOUR,
+  mostInflow,
+  outletM,
+  poolAt,
+  posedWell,
+  posesOf,
+  pumpPlaceOf,
+  pumpPointAt,
+  riseAt,
+  sensorOf,
+  slopesOf,
+  wellFrom,
+  type Hose,
+  type PlacedFloat,
+  type PumpCurve,
+  type WindowPose,
+} from '../water';
+
+/** What a circuit's water touches: its well, the boat's poses, and the pump it comes after. */
+export interface WaterSurroundings {
+  readonly wells: readonly WellSurvey[];
+  readonly poses: readonly [Pose, ...Pose[]];
+  readonly ingress: readonly IngressSurvey[];
+  readonly waterIn: 'sea' | 'fresh';
+  readonly hullLengthM: number | undefined;
+  /** Circuits of the boat, to find the one that pumps first. */
+  readonly circuits: readonly Circuit[];
+}
+
+export function waterSurroundings({ boat, wells = [], poses, ingress = [], circuits }: Job): WaterSurroundings {
+  return {
+    wells,
+    poses: posesOf({ poses }),
+    ingress,
+    waterIn: boat.afloatIn ?? 'sea',
+    hullLengthM: boat.hullLengthM,
+    circuits,
+  };
+}
+
+/** The float of the circuit that pumps first in the same well; null for that one itself. */
+function primaryFloat(circuit: Circuit, { circuits }: WaterSurroundings): PlacedFloat | null {
+  if (schemeOf(circuit).duty === 'primary') return null;
+  const primary = circuits.find(
+    (other) =>
+      other.id !== circuit.id && other.water?.wellId === circuit.water?.wellId && schemeOf(other).duty === 'primary',
+  );
+  if (!primary?.water) return null;
+  const kind = sensorOf(schemeOf(primary).senses, primary.water.float);
+  return kind === null || kind === 'timer' ? null : floatFrom(kind, primary.water);
+}
+
+/** What drives a circuit's pump: none for an alarm. */
+export interface PumpFacts {
+  readonly motor: Motor;
+  readonly supplies: readonly SupplyFacts[];
+}
+
+/** Everything about a circuit's water that needs no long run; null where it is not surveyed. */
+export function waterFactsOf(circuit: Circuit, around: WaterSurroundings, pump: PumpFacts | null): WaterFacts | null {
+  const { water } = circuit;
+  const survey = around.wells.find(({ id }) => id === water?.wellId);
+  if (!water || !survey) return null;
+  const place = pumpPlaceOf(water);
+  const pool = poolAt(wellFrom(survey), place.xM);
+  const sensor = sensorOf(schemeOf(circuit).senses, water.float);
+  const float = sensor === null || sensor === 'timer' ? null : floatFrom(sensor, water);
+  const hose = pump && water.hose ? hoseFrom(water.hose) : null;
+  const curve = pump ? curveFrom(circuit.pump, pump.motor) : null;
+  const poses = around.poses.map((pose) =>
+    poseFacts({ pose, survey, place, hose, curve, pump, waterIn: around.waterIn }),
+  );
+  const ingress = ingressFacts(circuit, around);
+  const after = primaryFloat(circuit, around);
+  const window =
+    float &&
+    floatWindow({
+      float,
+      pumps: pump !== null,
+      poses: poses.map((facts) => windowPose(facts, { float, pool, after })),
+      mostIngress: (ingress[0]?.mostLPerH ?? 0) * LITRE_PER_HOUR,
+      marginM: defaults.windowMarginM,
+      drainBackFactor: defaults.drainBackFactor,
+      shortestRunS: defaults.shortestRunS,
+    });
+  return {
+    survey,
+    pool,
+    sensor,
+    float,
+    window,
+    hose,
+    curve,
+    poses,
+    waterIn: around.waterIn,
+    hullLengthM: around.hullLengthM,
+    ingress,
+    reprimes: poses.some((facts) => reprimesIn(facts, pool)),
+    as: (other) => waterFactsOf(other, around, pump),
+  };
+}
+
+interface PoseQuestion {
+  readonly pose: Pose;
+  readonly survey: WellSurvey;
+  readonly place: { readonly xM: number; readonly yM: number; readonly zM: number };
+  readonly hose: Hose | null;
+  readonly curve: PumpCurve | null;
+  readonly pump: PumpFacts | null;
+  readonly waterIn: 'sea' | 'fresh';
+}
+
+function poseFacts({ pose, survey, place, hose, curve, pump, waterIn }: PoseQuestion): PoseFacts {
+  const slopes = slopesOf(pose);
+  // Of the surface at the well's zero, for one at the pump's base.
+  const zeroOf = (atPumpM: number) => place.zM + atPumpM - riseAt(slopes, place);
+  const liftM = hose ? highestM(hose, slopes) : null;
+  const limits = (survey.limits ?? []).map(({ id, name, xM = 0, yM = 0, zM }) => ({
+    id,
+    name,
+    levelM: zM - riseAt(slopes, { xM, yM }),
+  }));
+  const [lowest] = [...limits].sort((one, other) => one.levelM - other.levelM);
+  return {
+    pose,
+    liftM,
+    drainBackL: hose ? 1000 * drainBackM3(hose, slopes) : 0,
+    climbM: hose ? climbM(hose, slopes, 0) : 0,
+    dips: hose ? hasDip(hose, slopes) : false,
+    outletOverM: hose && pose.outsideM !== undefined ? outletM(hose, slopes) + zeroOf(0) - pose.outsideM : null,
+    operating:
+      hose && curve && pump && liftM !== null
+        ? pump.supplies.map(({ supplyV, speedRatio }) => {
+            const { flow, headM } = pumpPointAt(curve, hose, speedRatio, liftM, waterIn);
+            return { supplyV, flowLPerH: flow / LITRE_PER_HOUR, headM };
+          })
+        : [],
+    primeLossM: zeroOf(defaults.primeLossM),
+    limit: lowest ?? null,
+  };
+}
+
+/** What a pump moves at 12.8 V in a pose, m³/s; 0 while it is not known. */
+function runningFlow({ operating }: PoseFacts): number {
+  return (operating.find(({ supplyV }) => supplyV === defaults.runningSupplyV)?.flowLPerH ?? 0) * LITRE_PER_HOUR;
+}
+
+function windowPose(
+  facts: PoseFacts,
+  {
+    float,
+    pool,
+    after,
+  }: { readonly float: PlacedFloat; readonly pool: WaterFacts['pool']; readonly after: PlacedFloat | null },
+): WindowPose {
+  const slopes = slopesOf(facts.pose);
+  const floorM = floorAt(pool, float);
+  return {
+    id: facts.pose.id,
+    slopes,
+    well: posedWell(pool, slopes),
+    // A float beyond the walls has no floor; that is a finding of its own.
+    floorM: Number.isFinite(floorM) ? floorM : -Infinity,
+    drainBackM3: facts.drainBackL / 1000,
+    flow: runningFlow(facts),
+    primeLossM: facts.primeLossM,
+    limit: facts.limit,
+    afterM: after && after.zM + after.onM - riseAt(slopes, after),
+  };
+}
+
+/** What each listed ingress brings at most in any pose, the worst first. */
+function ingressFacts(circuit: Circuit, { ingress, poses }: WaterSurroundings): WaterFacts['ingress'] {
+  return ingress
+    .filter(({ wellId }) => wellId === undefined || wellId === circuit.water?.wellId)
+    .map(({ id, name, sources }) => ({
+      id,
+      name,
+      mostLPerH: Math.max(...poses.map((pose) => mostInflow(ingressFrom(sources, pose)))) / LITRE_PER_HOUR,
+    }))
+    .sort((one, other) => other.mostLPerH - one.mostLPerH);
+}
+
+/** Whether the hose's water, falling back at loss of prime, gives the pump its prime again. */
+function reprimesIn({ pose, drainBackL, primeLossM }: PoseFacts, pool: WaterFacts['pool']): boolean {
+  if (drainBackL === 0) return false;
+  const well = posedWell(pool, slopesOf(pose));
+  const gainM = primeLossM - defaults.primeLossM + defaults.primeGainM;
+  return well.volumeM3(primeLossM) + drainBackL / 1000 >= well.volumeM3(gainM) - 1e-12;
+}

@@ -1,0 +1,48 @@
+import type { Element } from './element';
+import type { Netlist, TerminalRef } from './netlist';
+import { elementsOf, type Setting } from './parts';
+import { conductorElements, terminalNumbers } from './terminals';
+
+/** A netlist in one setting as elements between numbered terminals. */
+export interface Assembled {
+  /** Those of the parts, then one a conductor in the netlist's order. */
+  readonly elements: readonly Element[];
+  /** The part of each element that is a part's. */
+  readonly owners: readonly string[];
+  readonly ground: number;
+  /** How many terminals are numbered. */
+  readonly count: number;
+  numberOf(terminal: TerminalRef): number;
+  /** The part or conductor that the element at an index belongs to. */
+  ownerAt(index: number): string;
+  /** The element of the conductor at an index of the netlist's list. */
+  conductorAt(index: number): Element | undefined;
+}
+
+/**
+ * The elements of every part and conductor.
+ * @param latched relays pulled in and electronics at work
+ */
+export function assemble(netlist: Netlist, setting: Setting, latched: ReadonlySet<string>): Assembled {
+  const numbers = terminalNumbers(netlist);
+  const elements: Element[] = [];
+  const owners: string[] = [];
+  for (const part of netlist.parts) {
+    for (const element of elementsOf(part, numbers.ofPart(part.id), { setting, latched: latched.has(part.id) })) {
+      elements.push(element);
+      owners.push(part.id);
+    }
+  }
+  const ofParts = elements.length;
+  const ofConductors = conductorElements(netlist);
+  for (const element of ofConductors) elements.push(element);
+  return {
+    elements,
+    owners,
+    ground: numbers.numberOf(netlist.ground),
+    count: numbers.count,
+    numberOf: (terminal) => numbers.numberOf(terminal),
+    conductorAt: (index) => ofConductors[index],
+    ownerAt: (index) => owners[index] ?? netlist.conductors[index - ofParts]?.id ?? '',
+  };
+}

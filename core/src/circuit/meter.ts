@@ -1,0 +1,93 @@
+import { defaults } from '../reference';
+import { JoinedNumbers } from './joinedNumbers';
+import { assemble } from './assemble';
+import { firstEnd, secondEnd } from './element';
+import { terminalName, type NetConductor, type Netlist, type TerminalRef } from './netlist';
+import { filamentWord, type Setting } from './parts';
+import { solve } from './solve';
+
+/** The two points touched. */
+export interface Probes {
+  readonly red: TerminalRef;
+  readonly black: TerminalRef;
+}
+
+const METER = 'meter';
+
+/** What a voltmeter shows between two terminals, V; it loads the circuit with its 10 MΩ. */
+export function measureVolts(netlist: Netlist, setting: Setting, probes: Probes): number {
+  return solve(withMeter(netlist, probes, { ohm: defaults.voltmeterOhm }), setting).voltsAcross(METER, 'red', 'black');
+}
+
+export interface TestLampReading {
+  readonly volts: number;
+  readonly amps: number;
+  readonly word: 'lit' | 'dim' | 'dark';
+}
+
+/** What a test lamp shows between two terminals: it is a load of 30 Ω, so a corroded way gives itself away. */
+export function measureTestLamp(netlist: Netlist, setting: Setting, probes: Probes): TestLampReading {
+  const point = solve(withMeter(netlist, probes, { ohm: defaults.testLampOhm }), setting);
+  const volts = point.voltsAcross(METER, 'red', 'black');
+  return { volts, amps: point.partA(METER), word: filamentWord(volts) };
+}
+
+export type OhmReading =
+  | { readonly kind: 'ohms'; readonly ohm: number }
+  /** More than the meter's 2 V can drive a current through. */
+  | { readonly kind: 'open' }
+  /** A live circuit, with the terminal that is live. */
+  | { readonly kind: 'live'; readonly at: TerminalRef; readonly message: string };
+
+/** Below this current an ohmmeter shows no reading, A: 20 MΩ at its 2 V. */
+const OPEN_BELOW_A = 1e-7;
+
+/**
+ * What an ohmmeter shows between two terminals: volts at its 1 mA, or amperes at
+ * its 2 V. Refused while a battery's positive still reaches either probe.
+ */
+export function measureOhms(netlist: Netlist, setting: Setting, probes: Probes): OhmReading {
+  const live = liveEnd(netlist, setting, probes);
+  if (live) {
+    const message = `“${terminalName(live)}” is still joined to a battery’s positive. Pull the fuse, prove it dead, then measure ohms: a live circuit gives a wrong reading and can harm the meter.`;
+    return { kind: 'live', at: live, message };
+  }
+  const held = solve(withMeter(netlist, probes, { heldV: defaults.ohmmeterLimitV }), setting);
+  const heldA = -held.partA(METER);
+  if (heldA < OPEN_BELOW_A) return { kind: 'open' };
+  if (heldA <= defaults.ohmmeterA) return { kind: 'ohms', ohm: held.voltsAcross(METER, 'red', 'black') / heldA };
+  const fed = solve(withMeter(netlist, probes, { fedA: defaults.ohmmeterA }), setting);
+  return { kind: 'ohms', ohm: fed.voltsAcross(METER, 'red', 'black') / defaults.ohmmeterA };
+}
+
+function withMeter(
+  netlist: Netlist,
+  { red, black }: Probes,
+  what: { readonly ohm: number } | { readonly fedA: number } | { readonly heldV: number },
+): Netlist {
+  const lead = (colour: 'red' | 'black', to: TerminalRef): NetConductor => ({
+    id: `probe-${colour}`,
+    from: { part: METER, terminal: colour },
+    to,
+    ohm: 0,
+  });
+  return {
+    ...netlist,
+    parts: [...netlist.parts, { kind: 'meter', id: METER, ...what }],
+    conductors: [...netlist.conductors, lead('red', red), lead('black', black)],
+  };
+}
+
+/** The probe that a battery's positive reaches through anything but a battery, or null. */
+function liveEnd(netlist: Netlist, setting: Setting, { red, black }: Probes): TerminalRef | null {
+  const { elements, ownerAt, count, numberOf } = assemble(netlist, setting, new Set());
+  const sources = new Set(netlist.parts.filter(({ kind }) => kind === 'battery').map(({ id }) => id));
+  const joined = new JoinedNumbers(count);
+  elements.forEach((element, index) => {
+    const open = element.kind === 'sink' || (element.kind === 'motor' && element.condition === 'open');
+    if (!open && !sources.has(ownerAt(index)) && element.kind !== 'source')
+      joined.join(firstEnd(element), secondEnd(element));
+  });
+  const live = elements.flatMap((element) => (element.kind === 'source' ? [joined.rootOf(element.plus)] : []));
+  return [red, black].find((end) => live.includes(joined.rootOf(numberOf(end)))) ?? null;
+}

@@ -1,0 +1,52 @@
+import { defaults } from '../../reference';
+import type { Element } from '../element';
+import type { PartKind } from './part';
+
+/**
+ * A high-water alarm with a light of its own. Fed from the circuit it sounds
+ * while it has volts; with a battery of its own it sounds while its two terminals
+ * are joined, whichever way round. Mute stops the sound and keeps the light.
+ */
+export interface AlarmPart {
+  readonly kind: 'alarm';
+  readonly id: string;
+  /** Volts of its own battery; left out: fed from the circuit. */
+  readonly ownV?: number;
+}
+
+export const alarm: PartKind<AlarmPart> = {
+  entry: 'plus',
+  /** Muted is "manual", since a hand has put it there. */
+  positions: ['off', 'manual'],
+  terminals: () => ['plus', 'minus'],
+  elements: ({ id, ownV }, node, { setting }) => {
+    const muted = setting.switches[id] === 'manual';
+    const [plus, minus] = [node('plus'), node('minus')];
+    if (ownV !== undefined) {
+      // Sounder and light stand in the loop with its battery, so muting makes the loop draw less.
+      const ohm = muted ? defaults.alarmLightOhm : parallelOhm(defaults.alarmOhm, defaults.alarmLightOhm);
+      return [{ kind: 'source', plus, minus, emfV: ownV, ohm }];
+    }
+    return loads(plus, minus, muted);
+  },
+  word: ({ id, ownV }, { setting, volts, amps }) => {
+    const muted = setting.switches[id] === 'manual';
+    const across = Math.abs(volts('plus') - volts('minus'));
+    const calls = ownV === undefined ? across >= defaults.alarmSoundsV : Math.abs(amps) >= ALARM_TRIPS_A;
+    if (!calls) return muted ? 'silent, muted' : 'silent';
+    return muted ? 'muted, light on' : 'sounding';
+  },
+};
+
+const ALARM_TRIPS_A = 0.002;
+
+function loads(plus: number, minus: number, muted: boolean): Element[] {
+  return [
+    { kind: 'resistor', a: plus, b: minus, ohm: defaults.alarmLightOhm },
+    ...(muted ? [] : [{ kind: 'resistor', a: plus, b: minus, ohm: defaults.alarmOhm } as const]),
+  ];
+}
+
+function parallelOhm(one: number, other: number): number {
+  return (one * other) / (one + other);
+}

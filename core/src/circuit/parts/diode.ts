@@ -1,0 +1,23 @@
+import { defaults } from '../../reference';
+import type { PartKind } from './part';
+
+/** A diode: conducts from anode to cathode only. */
+export interface DiodePart {
+  readonly kind: 'diode';
+  readonly id: string;
+}
+
+export const diode: PartKind<DiodePart> = {
+  entry: 'anode',
+  terminals: () => ['anode', 'cathode'],
+  elements: (_part, node) => [
+    {
+      kind: 'diode',
+      plus: node('anode'),
+      minus: node('cathode'),
+      dropV: defaults.diodeDropV,
+      ohm: defaults.diodeOhm,
+    },
+  ],
+  word: (_part, { amps }) => (amps > 1e-6 ? 'conducting' : 'blocking'),
+};

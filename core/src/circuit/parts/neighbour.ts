@@ -1,0 +1,31 @@
+import { resistance } from '../element';
+import { motorAt, type Motor } from '../motor';
+import type { PartKind } from './part';
+
+/**
+ * Another circuit as seen from the post that its pump hangs on: fed through its
+ * own fuse and switch, its motor to negative. What feeds that post from elsewhere
+ * feeds its pump.
+ */
+export interface NeighbourPart {
+  readonly kind: 'neighbour';
+  readonly id: string;
+  readonly motor: Motor;
+  /** Resistance of its own way from the battery to the post, Ω. */
+  readonly feedOhm: number;
+}
+
+export const neighbour: PartKind<NeighbourPart> = {
+  entry: 'post',
+  positions: ['off', 'manual'],
+  terminals: () => ['plus', 'post', 'minus'],
+  elements: (part, node, { setting }) => [
+    ...(setting.switches[part.id] === 'manual' ? [resistance(node('plus'), node('post'), part.feedOhm)] : []),
+    { kind: 'motor', plus: node('post'), minus: node('minus'), motor: part.motor, condition: 'sound' },
+  ],
+  word: (part, { setting, volts }) => {
+    const turns = motorAt(part.motor, volts('post') - volts('minus')).speedRatio > 0;
+    if (setting.switches[part.id] === 'manual') return turns ? 'running' : 'on, standing';
+    return turns ? 'running, fed back' : 'off';
+  },
+};

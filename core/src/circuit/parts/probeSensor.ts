@@ -1,0 +1,24 @@
+import { resistance } from '../element';
+import { standingDraw, works } from './electronics';
+import { floatWord, isUp, type Floating, type PartKind } from './part';
+
+/** An electronic sensor: supply, negative and a switched output. It works one way round only. */
+export interface ProbeSensorPart extends Floating {
+  readonly kind: 'probe-sensor';
+  readonly contactOhm: number;
+  /** Taken as at work whatever its volts, and drawing nothing: for sizing what it switches. */
+  readonly held?: boolean;
+}
+
+export const probeSensor: PartKind<ProbeSensorPart> = {
+  entry: 'plus',
+  terminals: () => ['plus', 'minus', 'out'],
+  elements: (part, node, { setting, latched }) => [
+    ...(part.held === true ? [] : [standingDraw(node('plus'), node('minus'))]),
+    ...(latched && isUp(part, setting) ? [resistance(node('plus'), node('out'), part.contactOhm)] : []),
+  ],
+  word: (part, { setting, latched }) =>
+    latched ? floatWord(part, setting).replace('up', 'wet').replace('down', 'dry') : 'no supply',
+  floats: () => true,
+  latches: ({ held }, volts, { latched }) => held === true || works(volts('plus') - volts('minus'), latched),
+};

@@ -1,0 +1,24 @@
+import { resistance } from '../element';
+import { floatWord, isUp, type Floating, type PartKind } from './part';
+
+/**
+ * An enclosed float with five leads: supply, two for the positive (pump, manual)
+ * and two for the negative (pump, return), so that every joint is one conductor
+ * to one conductor.
+ */
+export interface ThroughFloatPart extends Floating {
+  readonly kind: 'through-float';
+  readonly contactOhm: number;
+}
+
+export const throughFloat: PartKind<ThroughFloatPart> = {
+  entry: 'supply',
+  terminals: () => ['supply', 'manual', 'pump-plus', 'pump-minus', 'return'],
+  elements: (part, node, { setting }) => [
+    { kind: 'link', a: node('manual'), b: node('pump-plus') },
+    { kind: 'link', a: node('pump-minus'), b: node('return') },
+    ...(isUp(part, setting) ? [resistance(node('supply'), node('pump-plus'), part.contactOhm)] : []),
+  ],
+  word: (part, { setting }) => floatWord(part, setting),
+  floats: () => true,
+};

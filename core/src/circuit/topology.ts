@@ -1,0 +1,205 @@
+import { firstEnd, secondEnd, type Element } from './element';
+import { planElimination, type Elimination } from './elimination';
+import { JoinedNumbers } from './joinedNumbers';
+
+/** How a circuit hangs together, whatever its volts and ohms are. */
+export interface Topology {
+  /** How many rows its nodes take. */
+  readonly count: number;
+  /** Row of each terminal, −1 for node 0 and for one that no element touches. */
+  readonly rows: Int32Array;
+  /** Rows at the two ends of each element that is no link, in their order. */
+  readonly ends: Int32Array;
+  /** Groups of rows that nothing conducting joins to node 0, with every diode taken as conducting. */
+  readonly islands: readonly (readonly number[])[];
+  readonly ties: Ties;
+  readonly elimination: Elimination;
+  /** Islands by which diodes conduct, as they are met. */
+  readonly islandsWhen: Map<number, readonly (readonly number[])[]>;
+}
+
+/** What ideal sources fix: they tie the volts of a row to another's, or to node 0. */
+export interface Ties {
+  /** How many volts stay unknown. */
+  readonly unknowns: number;
+  /** Which unknown the volts of a row go with, −1 for none. */
+  readonly unknownOf: Int32Array;
+  /** Of each ideal source, its place among the elements that are no link, and how far it lifts each row above its unknown, V per V. */
+  readonly lifts: readonly { readonly place: number; readonly perV: Float64Array }[];
+  /** Place of an ideal source that is shorted or closes a loop of such; −1 for none. */
+  readonly loop: number;
+}
+
+const byKey = new Map<number, { readonly key: Int32Array; readonly topology: Topology }[]>();
+const KEPT_AT_MOST = 400;
+let kept = 0;
+
+/**
+ * How elements between numbered terminals hang together. Circuits are solved
+ * over and over in the same few settings, so answers are kept.
+ * @param count how many terminals are numbered
+ * @param ground the terminal that is node 0
+ */
+export function topologyOf(elements: readonly Element[], count: number, ground: number): Topology {
+  const key = keyOf(elements, count, ground);
+  const hash = hashOf(key);
+  const known = byKey.get(hash)?.find((other) => sameKey(other.key, key));
+  if (known) return known.topology;
+  const topology = findTopology(elements, count, ground);
+  if (kept >= KEPT_AT_MOST) {
+    byKey.clear();
+    kept = 0;
+  }
+  kept += 1;
+  byKey.set(hash, [...(byKey.get(hash) ?? []), { key, topology }]);
+  return topology;
+}
+
+/** Everything a topology depends on: which terminals are joined, ideally or at all, and by what kind. */
+function keyOf(elements: readonly Element[], count: number, ground: number): Int32Array {
+  const key = new Int32Array(2 + 3 * elements.length);
+  key[0] = count;
+  key[1] = ground;
+  let at = 2;
+  for (const element of elements) {
+    key[at] = kindCode(element);
+    key[at + 1] = firstEnd(element);
+    key[at + 2] = secondEnd(element);
+    at += 3;
+  }
+  return key;
+}
+
+function kindCode(element: Element): number {
+  if (element.kind === 'link') return 2;
+  if (element.kind === 'diode') return 4;
+  if (element.kind === 'source' && element.ohm === 0) return 3;
+  return conducts(element) ? 1 : 0;
+}
+
+/** FNV-1a over the words of a key. */
+function hashOf(key: Int32Array): number {
+  let hash = 0x811c9dc5;
+  for (let at = 0; at < key.length; at += 1) hash = Math.imul(hash ^ (key[at] ?? 0), 0x01000193);
+  return hash;
+}
+
+function sameKey(one: Int32Array, other: Int32Array): boolean {
+  if (one.length !== other.length) return false;
+  for (let at = 0; at < one.length; at += 1) if (one[at] !== other[at]) return false;
+  return true;
+}
+
+function findTopology(elements: readonly Element[], count: number, ground: number): Topology {
+  const joined = new JoinedNumbers(count);
+  for (const element of elements) if (element.kind === 'link') joined.join(element.a, element.b);
+  const ofRoot = new Int32Array(count).fill(-2);
+  ofRoot[joined.rootOf(ground)] = -1;
+  let rowCount = 0;
+  const rowOf = (terminal: number): number => {
+    const root = joined.rootOf(terminal);
+    if (ofRoot[root] === -2) {
+      ofRoot[root] = rowCount;
+      rowCount += 1;
+    }
+    return ofRoot[root] ?? -1;
+  };
+  const placed = elements.filter(({ kind }) => kind !== 'link');
+  const ends = Int32Array.from(placed.flatMap((element) => [rowOf(firstEnd(element)), rowOf(secondEnd(element))]));
+  const rows = new Int32Array(count);
+  for (let terminal = 0; terminal < count; terminal += 1) {
+    // A terminal that only links touch has no row: it carries nothing, and reads as node 0.
+    rows[terminal] = Math.max(-1, ofRoot[joined.rootOf(terminal)] ?? -1);
+  }
+  const ties = tiesOf(placed, ends, rowCount);
+  return {
+    count: rowCount,
+    rows,
+    ends,
+    islands: islandsOf(ends, rowCount, (place) => conducts(placed[place])),
+    ties,
+    elimination: planElimination(
+      ties.unknowns,
+      ends.map((row) => ties.unknownOf[row] ?? -1),
+    ),
+    islandsWhen: new Map(),
+  };
+}
+
+/** Joins the rows at the two sides of each ideal source. */
+function tiesOf(placed: readonly Element[], ends: Int32Array, count: number): Ties {
+  const ideal = placed.flatMap((element, place) => (element.kind === 'source' && element.ohm === 0 ? [place] : []));
+  // Row −1 is node 0; here it has the place after the last row.
+  const leader = Int32Array.from({ length: count + 1 }, (_, row) => row);
+  const lifts = ideal.map((place) => ({ place, perV: new Float64Array(count + 1) }));
+  let loop = -1;
+  for (const [index, place] of ideal.entries()) {
+    const [plus, minus] = [2 * place, 2 * place + 1].map((at) => ((ends[at] ?? -1) < 0 ? count : (ends[at] ?? -1)));
+    if (plus === undefined || minus === undefined) continue;
+    const [one, other] = [leader[plus] ?? plus, leader[minus] ?? minus];
+    if (one === other) {
+      loop = place;
+      continue;
+    }
+    // The plus side's leader stands above the minus side's by this much; node 0 always leads.
+    const moved = one === count ? other : one;
+    const kept = one === count ? one : other;
+    const sign = one === count ? -1 : 1;
+    const steps = lifts.map(
+      ({ perV }, source) => sign * ((perV[minus] ?? 0) + (source === index ? 1 : 0) - (perV[plus] ?? 0)),
+    );
+    for (let row = 0; row <= count; row += 1) {
+      if (leader[row] !== moved) continue;
+      leader[row] = kept;
+      lifts.forEach(({ perV }, source) => {
+        perV[row] = (perV[row] ?? 0) + (steps[source] ?? 0);
+      });
+    }
+  }
+  return { ...numberLeaders(leader, count), lifts, loop };
+}
+
+/** Leaders take numbers in the order of their rows. */
+function numberLeaders(leader: Int32Array, count: number): Pick<Ties, 'unknowns' | 'unknownOf'> {
+  const unknownOf = new Int32Array(count);
+  let unknowns = 0;
+  for (let row = 0; row < count; row += 1) {
+    if (leader[row] !== row) continue;
+    unknownOf[row] = unknowns;
+    unknowns += 1;
+  }
+  for (let row = 0; row < count; row += 1) {
+    const leading = leader[row] ?? row;
+    if (leading !== row) unknownOf[row] = leading === count ? -1 : (unknownOf[leading] ?? -1);
+  }
+  return { unknowns, unknownOf };
+}
+
+/**
+ * Groups of rows that nothing joins to node 0.
+ * @param ends rows at the two ends of each element
+ * @param joins whether the element at a place joins its two ends
+ */
+export function islandsOf(ends: Int32Array, count: number, joins: (place: number) => boolean): number[][] {
+  // Number 0 is node 0 here, and each row one above its own number.
+  const joined = new JoinedNumbers(count + 1);
+  for (let place = 0; 2 * place < ends.length; place += 1)
+    if (joins(place)) joined.join((ends[2 * place] ?? -1) + 1, (ends[2 * place + 1] ?? -1) + 1);
+  const main = joined.rootOf(0);
+  const islands = new Map<number, number[]>();
+  for (let row = 0; row < count; row += 1) {
+    const root = joined.rootOf(row + 1);
+    if (root === main) continue;
+    const island = islands.get(root);
+    if (island) island.push(row);
+    else islands.set(root, [row]);
+  }
+  return [...islands.values()];
+}
+
+/** Whether an element can carry a current that depends on its volts. */
+export function conducts(element: Element | undefined): boolean {
+  return (
+    element !== undefined && element.kind !== 'sink' && !(element.kind === 'motor' && element.condition === 'open')
+  );
+}

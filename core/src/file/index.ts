@@ -1,0 +1,2 @@
+export * from './jobSchema';
+export * from './readJob';

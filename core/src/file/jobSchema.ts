@@ -1,0 +1,5 @@
+import { jobSchemaWith } from '../job';
+import { schemeKeys } from '../schemes';
+
+/** The definition of the job file, with the schemes there are. */
+export const jobSchema = jobSchemaWith(schemeKeys);

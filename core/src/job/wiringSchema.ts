@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { defaults, protectionFamilies } from '../reference';
+import { freeText, jobFields } from './fields';
+import { id, oneOf } from './ids';
+
+const terminalText = z.string({ error: 'A terminal must be text.' }).regex(/^[A-Za-z0-9-]{1,80}\.[A-Za-z0-9-]{1,80}$/, {
+  error: 'A terminal is written as part.terminal, like "switch.auto".',
+});
+
+/** The light of a panel. */
+const light = z.enum(['none', 'led', 'filament'], { error: 'A light is none, led or filament.' });
+
+/** Names printed on the panel, by terminal; no two the same, or nobody knows which post is meant. */
+const postsSchema = z
+  .record(terminalText, freeText(20).min(1, { error: 'Write what is printed at the post.' }))
+  .superRefine((posts, context) => {
+    const seen = new Map<string, string>();
+    for (const [terminal, printed] of Object.entries(posts)) {
+      const name = printed.trim().toLowerCase();
+      const other = seen.get(name);
+      if (other !== undefined) {
+        context.addIssue({
+          code: 'custom',
+          path: [terminal],
+          message: `“${printed}” is the name of both ${other} and ${terminal}. Give each post its own name, as printed on the panel.`,
+        });
+      }
+      seen.set(name, terminal);
+    }
+  });
+
+export const rewiredSchema = z.strictObject({
+  removed: z.array(id).max(60).optional().describe('Conductors of the plan that are not there.'),
+  moved: z
+    .record(id, z.strictObject({ from: terminalText.optional(), to: terminalText.optional() }))
+    .optional()
+    .describe('Ends of conductors that sit on another terminal.'),
+  added: z
+    .array(z.strictObject({ id, from: terminalText, to: terminalText }))
+    .max(20, { error: 'At most twenty added conductors.' })
+    .optional()
+    .describe('Conductors that the plan does not have.'),
+});
+
+export const panelSchema = z.strictObject({
+  switchA: jobFields.contactA.optional().describe('Rating of the switch’s contacts on DC.'),
+  fuse: z
+    .strictObject({ kind: oneOf(protectionFamilies, 'The kind of fuse'), ratingA: jobFields.ratingA })
+    .optional()
+    .describe('Fuse or breaker built into the panel, between feed and switch.'),
+  light: light.optional().describe('Running light. Default none.'),
+  lightWired: z
+    .enum(['to-negative', 'auto-to-manual'], {
+      error: 'The running light is wired to-negative or auto-to-manual.',
+    })
+    .optional()
+    .describe('From the manual post to negative (default), or from the auto post to the manual post.'),
+  armedLight: light.optional().describe('Light that says auto is selected, from the auto post. Default none.'),
+  legFuses: z
+    .strictObject({
+      kind: oneOf(protectionFamilies, 'The kind of fuse'),
+      manualA: jobFields.ratingA,
+      autoA: jobFields.ratingA,
+    })
+    .optional()
+    .describe('Manual and auto legs fused apart, as found on some boats.'),
+  posts: postsSchema.optional().describe('What is printed at the posts, by terminal: {"switch.auto": "3"}.'),
+  tapFuseA: jobFields.ratingA.optional().describe('The light tap’s own fuse. Left out: none.'),
+  tapAccepted: z.boolean().optional().describe('A short, well-placed tap without a fuse was decided on.'),
+});
+
+export const relaySchema = z
+  .strictObject({
+    contactA: jobFields.contactA.optional().describe('Rating of its contact on DC. Default 30 A.'),
+    coilOhm: jobFields.coilOhm.optional().describe('Default 90 Ω.'),
+    pullInV: jobFields.coilV.optional().describe('Default 7.2 V.'),
+    dropOutV: jobFields.coilV.optional().describe('Default 1.2 V.'),
+    suppression: z
+      .enum(['diode', 'resistor', 'none'], { error: 'The coil is suppressed by a diode, a resistor, or none.' })
+      .optional()
+      .describe('Default diode.'),
+    coilFuseA: jobFields.ratingA.optional().describe('Default 1 A.'),
+  })
+  .refine(({ pullInV = defaults.relayPullInV, dropOutV = defaults.relayDropOutV }) => dropOutV < pullInV, {
+    error: 'A relay lets go at fewer volts than it pulls in at. Check both figures.',
+    path: ['dropOutV'],
+  });
+
+export const alarmSchema = z.strictObject({
+  alsoFrom: id.optional().describe('Another circuit whose pump sounds the alarm as well.'),
+  diodes: z.boolean().optional().describe('A diode in each feed of the alarm. Default true.'),
+  ownV: jobFields.alarmV.optional().describe('Volts of an alarm’s own battery. Default 9 V.'),
+});

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { floatWindow, isWithin, type PlacedFloat, type WindowPose, type WindowQuestion } from './floatWindow';
+import { riseAt, slopesOf, type Attitude } from './pose';
+import { floorAt, posedWell, type Well } from './well';
+import { box } from './water.fixture';
+
+const hinged: PlacedFloat = { xM: 0.2, yM: 0, zM: 0, onM: 0.055, offM: 0.025, onDelayS: 0, runOnS: 0 };
+
+function poseOf(well: Well, float: PlacedFloat, attitude: Attitude, more: Partial<WindowPose> = {}): WindowPose {
+  const slopes = slopesOf(attitude);
+  return {
+    id: `${attitude.trimDeg} ${attitude.heelDeg}`,
+    slopes,
+    well: posedWell(well, slopes),
+    floorM: floorAt(well, float),
+    drainBackM3: 0.0005,
+    flow: 1500 / 3.6e6,
+    primeLossM: 0.012,
+    limit: { levelM: 0.2, id: 'joints' },
+    afterM: null,
+    ...more,
+  };
+}
+
+function questionOf(poses: readonly WindowPose[], float = hinged): WindowQuestion {
+  return { float, pumps: true, poses, mostIngress: 1e-4, marginM: 0.01, drainBackFactor: 1.5, shortestRunS: 10 };
+}
+
+/** Whether a height keeps every rule, each asked as it is written. */
+function keeps({ float, poses, mostIngress, marginM, drainBackFactor, pumps }: WindowQuestion, zM: number): boolean {
+  return poses.every((pose) => {
+    const shift = riseAt(pose.slopes, float);
+    const [on, off] = [zM + float.onM - shift, zM + float.offM - shift];
+    const volume = (h: number) => pose.well.volumeM3(h);
+    const afterRunOn = volume(off) - float.runOnS * pose.flow;
+    const slack = 1e-9;
+    return (
+      zM >= pose.floorM - slack &&
+      (!pumps ||
+        (off >= pose.primeLossM + marginM - slack && afterRunOn >= volume(pose.primeLossM + marginM) - slack)) &&
+      (!pumps || volume(on) - afterRunOn >= pose.drainBackM3 * drainBackFactor - slack) &&
+      (!pose.limit || volume(on) + float.onDelayS * mostIngress <= volume(pose.limit.levelM) + slack) &&
+      (pose.afterM === null || on >= pose.afterM - slack)
+    );
+  });
+}
+
+test('hand-worked: a float beside the pump in a level box', () => {
+  const window = floatWindow(questionOf([poseOf(box, hinged, { trimDeg: 0, heelDeg: 0 })]));
+  // Off at z + 25 mm must keep 12 mm of prime and 10 mm of margin; on at z + 55 mm must stay under 200 mm.
+  expect(window.minM).toBe(0);
+  expect(window.lowBound?.rule).toBe('floor');
+  expect(window.maxM).toBeCloseTo(0.145, 12);
+  expect(window.highBound).toEqual({ rule: 'limit', pose: '0 0', about: 'joints' });
+  expect(window.open).toBe(true);
+  // 30 mm over 0.4 m² is 12 L, more than 0.75 L of hose and ten seconds at 1500 L/h: a margin above the floor will do.
+  expect(window.recommendedM).toBeCloseTo(0.01, 12);
+});
+
+test('a float forward of its pump is too deep once the bow goes down', () => {
+  const poses = [0, 3].map((trimDeg) => poseOf(box, { ...hinged, xM: 0.4 }, { trimDeg, heelDeg: 0 }));
+  const window = floatWindow(questionOf(poses, { ...hinged, xM: 0.4 }));
+  expect(window.lowBound).toEqual({ rule: 'prime', pose: '3 0' });
+  expect(window.minM).toBeCloseTo(0.012 + 0.01 - 0.025 + 0.4 * Math.tan((3 * Math.PI) / 180), 12);
+});
+
+test('a hose that holds more than the dead-band can never be pumped free', () => {
+  const narrow = { ...box, shape: { kind: 'box' as const, widthM: 0.02 } };
+  const window = floatWindow(questionOf([poseOf(narrow, hinged, { trimDeg: 0, heelDeg: 0 })]));
+  expect(window.open).toBe(false);
+  expect(window.never?.rule).toBe('drain-back');
+  expect(window.recommendedM).toBeNull();
+});
+
+test('a backup comes after the primary in every attitude', () => {
+  const pose = poseOf(box, hinged, { trimDeg: 2, heelDeg: 0 }, { afterM: 0.08 });
+  const window = floatWindow(questionOf([pose]));
+  expect(window.lowBound?.rule).toBe('order');
+  expect(window.minM).toBeCloseTo(0.08 - 0.055 + 0.2 * Math.tan((2 * Math.PI) / 180), 12);
+});
+
+test('an alarm on its own hangs in the middle of its window, one after a pump just above that pump’s float', () => {
+  const alarm = (afterM: number | null) =>
+    floatWindow({ ...questionOf([poseOf(box, hinged, { trimDeg: 0, heelDeg: 0 }, { afterM })]), pumps: false });
+  expect(alarm(null).recommendedM).toBeCloseTo(0.073, 9);
+  expect(alarm(0.08).recommendedM).toBeCloseTo(0.08 - 0.055 + 0.01, 9);
+});
+
+const anyPose = fc.record({
+  trimDeg: fc.double({ min: -5, max: 5, noNaN: true }),
+  heelDeg: fc.double({ min: -15, max: 15, noNaN: true }),
+});
+
+test('windows agree with every millimetre tried, in all hulls, attitudes and delays', () => {
+  fc.assert(
+    fc.property(
+      fc.array(anyPose, { minLength: 1, maxLength: 4 }),
+      fc.constantFrom<Well['shape']>(
+        { kind: 'box', widthM: 0.3 },
+        { kind: 'v', deadriseDeg: 18, widthM: 0.8 },
+        { kind: 'round', radiusM: 0.35 },
+        {
+          kind: 'table',
+          rows: [
+            { heightM: 0.05, areaM2: 0.002 },
+            { heightM: 0.4, areaM2: 0.2 },
+          ],
+        },
+      ),
+      fc.record({
+        xM: fc.double({ min: -0.4, max: 0.4, noNaN: true }),
+        yM: fc.double({ min: -0.1, max: 0.1, noNaN: true }),
+        runOnS: fc.constantFrom(0, 4),
+        onDelayS: fc.constantFrom(0, 2),
+      }),
+      fc.double({ min: 0, max: 0.004, noNaN: true }),
+      (attitudes, shape, place, drainBackM3) => {
+        const well = { ...box, floorM: -0.02, shape };
+        const float = { ...hinged, ...place };
+        const poses = attitudes.map((attitude) => poseOf(well, float, attitude, { drainBackM3 }));
+        const question = questionOf(poses, float);
+        const window = floatWindow(question);
+        for (let millimetre = -60; millimetre <= 300; millimetre += 1) {
+          const zM = millimetre / 1000;
+          // A height within a hair of an end is either.
+          if ([window.minM, window.maxM].some((end) => end !== null && Math.abs(end - zM) < 1e-6)) continue;
+          expect([zM, window.open && isWithin(window, zM)]).toEqual([zM, keeps(question, zM)]);
+        }
+        if (window.recommendedM !== null) expect(keeps(question, window.recommendedM)).toBe(true);
+      },
+    ),
+    { numRuns: 150 },
+  );
+});

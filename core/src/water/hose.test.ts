@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { frictionFactor } from './friction';
+import { climbM, drainBackM3, hasDip, headLossM, highestM, viscosity, type Hose, type HosePoint } from './hose';
+import { slopesOf } from './pose';
+import { parabola, throughPoints } from './pumpCurve';
+import { pumpPointAt } from './pumpPoint';
+import { level } from './water.fixture';
+
+const point = (alongM: number, heightM: number, xM = 0, yM = 0): HosePoint => ({ alongM, heightM, xM, yM });
+const riser: Hose = {
+  boreM: 0.025,
+  roughnessM: 1e-5,
+  route: [point(0, 0.1), point(1.2, 1.2), point(3, 1.2)],
+  minorK: 1 + 2 * 0.9,
+  checkValve: false,
+};
+
+/** Colebrook’s equation by plain substitution, a hundred times over. */
+function iterated(re: number, relative: number): number {
+  let f = 0.02;
+  for (let step = 0; step < 100; step += 1) f = (-2 * Math.log10(relative / 3.7 + 2.51 / (re * Math.sqrt(f)))) ** -2;
+  return f;
+}
+
+test('friction agrees with Colebrook’s equation iterated, and with Poiseuille’s law below', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 4000, max: 1e6, noNaN: true }),
+      fc.double({ min: 0, max: 0.05, noNaN: true }),
+      (re, rough) => {
+        expect(frictionFactor(re, rough) / iterated(re, rough)).toBeCloseTo(1, 9);
+      },
+    ),
+  );
+  expect(frictionFactor(1000, 0.01)).toBeCloseTo(0.064, 12);
+});
+
+test('friction never jumps between laminar and turbulent', () => {
+  for (let re = 2000; re < 4400; re += 1) {
+    const ratio = frictionFactor(re + 1, 0.002) / frictionFactor(re, 0.002);
+    expect(Math.abs(ratio - 1)).toBeLessThan(0.002);
+  }
+});
+
+test('head loss of a known case: 1 L/s through 10 m of 25 mm smooth hose', () => {
+  const hose = { ...riser, minorK: 0, route: [point(0, 0), point(10, 0)] as const };
+  const speed = 0.001 / ((Math.PI * 0.025 ** 2) / 4);
+  const f = iterated((speed * 0.025) / viscosity.fresh, 1e-5 / 0.025);
+  expect(headLossM(hose, 0.001, 'fresh')).toBeCloseTo((f * 10 * speed ** 2) / (0.025 * 2 * 9.80665), 6);
+});
+
+test('the operating point is where a scan of both curves crosses', () => {
+  const curve = parabola(4, 3000 / 3.6e6);
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.6, max: 1.2, noNaN: true }),
+      fc.double({ min: 0, max: 1.3, noNaN: true }),
+      fc.constantFrom(0.013, 0.019, 0.025, 0.032),
+      (speed, lift, boreM) => {
+        const hose = { ...riser, boreM };
+        const { flow, headM } = pumpPointAt(curve, hose, speed, lift, 'sea');
+        const excess = (q: number) => speed ** 2 * curve.headM(q / speed) - lift - headLossM(hose, q, 'sea');
+        let [low, high] = [0, speed * curve.openFlow];
+        for (let step = 0; step < 60; step += 1) {
+          const middle = (low + high) / 2;
+          if (excess(middle) > 0) low = middle;
+          else high = middle;
+        }
+        expect(flow * 3.6e6).toBeCloseTo(low * 3.6e6, 4);
+        expect(headM).toBeCloseTo(lift + headLossM(hose, flow, 'sea'), 9);
+      },
+    ),
+  );
+});
+
+test('a pump whose shut-off head at its speed is below the lift moves nothing', () => {
+  expect(pumpPointAt(parabola(2, 1e-3), riser, 0.7, 1.2, 'fresh').flow).toBe(0);
+});
+
+test('a curve goes through its points, falls everywhere and meets no head where it says', () => {
+  const points = [
+    { flow: 0, headM: 4 },
+    { flow: 2e-4, headM: 3.8 },
+    { flow: 5e-4, headM: 2.2 },
+    { flow: 7e-4, headM: 0.5 },
+  ];
+  const curve = throughPoints(points);
+  for (const { flow, headM } of points) expect(curve.headM(flow)).toBeCloseTo(headM, 12);
+  for (let flow = 0; flow < 8e-4; flow += 1e-6) {
+    expect(curve.headM(flow + 1e-6)).toBeLessThan(curve.headM(flow) + 1e-12);
+    const slope = (curve.headM(flow + 1e-9) - curve.headM(flow)) / 1e-9;
+    expect(slope / curve.slope(flow + 5e-10)).toBeCloseTo(1, 3);
+  }
+  expect(curve.headM(curve.openFlow)).toBeCloseTo(0, 9);
+  expect(curve.shutOffM).toBe(4);
+});
+
+test('all of a hose that only rises runs back, and the level run at its top with it', () => {
+  expect(drainBackM3(riser, level)).toBeCloseTo(((Math.PI * 0.025 ** 2) / 4) * 3, 12);
+  expect(drainBackM3({ ...riser, checkValve: true }, level)).toBe(0);
+});
+
+test('what lies past a crest or in a dip stays there', () => {
+  const dipped: Hose = { ...riser, route: [point(0, 0), point(1, 1), point(2, 0.5), point(4, 1.5), point(5, 1)] };
+  // One metre to the crest, then what of the second rise stands above it; the rest is in the dip or over the top.
+  expect(drainBackM3(dipped, level)).toBeCloseTo(((Math.PI * 0.025 ** 2) / 4) * (1 + 1), 12);
+  expect(hasDip(dipped, level)).toBe(true);
+  expect(hasDip(riser, level)).toBe(false);
+  expect(climbM(dipped, level, 0)).toBeCloseTo(1 + 1, 12);
+  expect(highestM(dipped, level)).toBe(1.5);
+});
+
+test('heel lifts the outlet on the high side', () => {
+  const port: Hose = { ...riser, route: [point(0, 0), point(2, 0.6, 0, -1.5)] };
+  const heeled = slopesOf({ trimDeg: 0, heelDeg: 10 });
+  expect(highestM(port, heeled)).toBeCloseTo(0.6 + 1.5 * Math.tan((10 * Math.PI) / 180), 12);
+});

@@ -1,0 +1,121 @@
+/** Head at flow of a pump at its label speed, both falling: H(0) is the shut-off head, H(openFlow) is 0. */
+export interface PumpCurve {
+  /** Head, m, at a flow, m³/s of 0 or more; below 0 beyond the open flow. */
+  headM(flow: number): number;
+  /** Slope of the head over the flow, s/m². */
+  slope(flow: number): number;
+  readonly shutOffM: number;
+  /** Flow at no head, m³/s. */
+  readonly openFlow: number;
+}
+
+/** H = H0·(1 − (Q/Q0)²). */
+export function parabola(shutOffM: number, openFlow: number): PumpCurve {
+  return {
+    headM: (flow) => shutOffM * (1 - (flow / openFlow) ** 2),
+    slope: (flow) => (-2 * shutOffM * flow) / (openFlow * openFlow),
+    shutOffM,
+    openFlow,
+  };
+}
+
+/** A point of a maker's curve, already at label speed. */
+export interface CurvePoint {
+  readonly flow: number;
+  readonly headM: number;
+}
+
+/**
+ * A curve through points: monotone cubics between them, straight lines beyond.
+ * Points that would make the head rise with the flow are left out.
+ * @param points at least two, at different flows
+ * @throws RangeError for fewer
+ * @see F. N. Fritsch, R. E. Carlson, SIAM J. Numer. Anal. 17 (1980)
+ */
+export function throughPoints(points: readonly CurvePoint[]): PumpCurve {
+  const sorted = [...points].sort((one, other) => one.flow - other.flow);
+  const falling = sorted.filter(
+    ({ flow, headM }, at) =>
+      at === 0 || (flow > (sorted[at - 1]?.flow ?? 0) && headM < Math.min(...sorted.slice(0, at).map((p) => p.headM))),
+  );
+  const flows = falling.map(({ flow }) => flow);
+  const heads = falling.map(({ headM }) => headM);
+  if (flows.length < 2) throw new RangeError('A curve takes at least two points, the head falling as the flow grows.');
+  const slopes = monotoneSlopes(flows, heads);
+  const last = flows.length - 1;
+  const at = (list: readonly number[], index: number) => list[index] ?? 0;
+  const pieceOf = (flow: number) => {
+    let piece = 0;
+    while (piece < last - 1 && flow > at(flows, piece + 1)) piece += 1;
+    return piece;
+  };
+  const headM = (flow: number): number => {
+    if (flow <= at(flows, 0)) return at(heads, 0) + at(slopes, 0) * (flow - at(flows, 0));
+    if (flow >= at(flows, last)) return at(heads, last) + at(slopes, last) * (flow - at(flows, last));
+    const piece = pieceOf(flow);
+    const width = at(flows, piece + 1) - at(flows, piece);
+    const u = (flow - at(flows, piece)) / width;
+    return (
+      at(heads, piece) * (1 + 2 * u) * (1 - u) ** 2 +
+      at(slopes, piece) * width * u * (1 - u) ** 2 +
+      at(heads, piece + 1) * u * u * (3 - 2 * u) +
+      at(slopes, piece + 1) * width * u * u * (u - 1)
+    );
+  };
+  const slope = (flow: number): number => {
+    if (flow <= at(flows, 0)) return at(slopes, 0);
+    if (flow >= at(flows, last)) return at(slopes, last);
+    const piece = pieceOf(flow);
+    const width = at(flows, piece + 1) - at(flows, piece);
+    const u = (flow - at(flows, piece)) / width;
+    return (
+      ((at(heads, piece + 1) - at(heads, piece)) / width) * 6 * u * (1 - u) +
+      at(slopes, piece) * (1 - u) * (1 - 3 * u) +
+      at(slopes, piece + 1) * u * (3 * u - 2)
+    );
+  };
+  return { headM, slope, shutOffM: headM(0), openFlow: openFlowOf(headM, flows, heads) };
+}
+
+/** Where the head is 0: on the last line, or between the points. */
+function openFlowOf(headM: (flow: number) => number, flows: readonly number[], heads: readonly number[]): number {
+  let low = flows[0] ?? 0;
+  let high = flows[flows.length - 1] ?? 0;
+  if ((heads[heads.length - 1] ?? 0) > 0) {
+    const step = high - low;
+    while (headM(high) > 0) high += step;
+  }
+  for (let step = 0; step < 200 && high - low > 1e-15; step += 1) {
+    const middle = (low + high) / 2;
+    if (headM(middle) > 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+function monotoneSlopes(x: readonly number[], y: readonly number[]): number[] {
+  const count = x.length;
+  const chord = Array.from(
+    { length: count - 1 },
+    (_, k) => ((y[k + 1] ?? 0) - (y[k] ?? 0)) / ((x[k + 1] ?? 0) - (x[k] ?? 0)),
+  );
+  const slopes = Array.from({ length: count }, (_, k) => {
+    if (k === 0) return chord[0] ?? 0;
+    if (k === count - 1) return chord[count - 2] ?? 0;
+    const [before, after] = [chord[k - 1] ?? 0, chord[k] ?? 0];
+    return before * after <= 0 ? 0 : (before + after) / 2;
+  });
+  chord.forEach((secant, k) => {
+    if (secant === 0) {
+      slopes[k] = 0;
+      slopes[k + 1] = 0;
+      return;
+    }
+    const [a, b] = [(slopes[k] ?? 0) / secant, (slopes[k + 1] ?? 0) / secant];
+    const size = Math.hypot(a, b);
+    if (size <= 3) return;
+    slopes[k] = (3 * a * secant) / size;
+    slopes[k + 1] = (3 * b * secant) / size;
+  });
+  return slopes;
+}

@@ -1,0 +1,336 @@
+import { netFlow, passTime, passTo, passUntilTaken, type Flows, type Passage } from './advance';
+import { batteryAtWork, drain, type BatteryAtWork } from './batteryAtWork';
+import { comesAgain, cyclesAhead, type CycleStart } from './cycles';
+import { findMode, modeKey, type Mode } from './modes';
+import { nextClockS, nextThreshold, nextTurnS, type PartsAtWork } from './nextEvent';
+import { FlowTable } from './flowTable';
+import { feelsLevel, inflow, mostInflow } from './ingress';
+import { FloatAtWork, PumpAtWork } from './pumpAtWork';
+import { runTally } from './runTally';
+import type { WaterRun, SimFloat, SimQuestion } from './simQuestion';
+import { TraceKeeper } from './trace';
+import { cubicOver, lazyPoints } from './volumeGrid';
+
+/** The battery is looked at anew when its charge has moved by this much. */
+const CHARGE_STEP = 1e-3;
+/** Net flows below this are none, m³/s: a thimble a year. */
+const STILL = 1e-13;
+/** Rounds in which floats, primes and pumps settle at one moment. */
+const MOST_ROUNDS = 50;
+
+/**
+ * A well in one attitude over a time: ingress, pumps with prime, hose and drain-back,
+ * floats with hysteresis and delays, timers, and batteries that fall as they discharge.
+ * Time runs from event to event (a float, a prime, a full hose, a delay, a script, a
+ * battery), each met exactly; between them volumes pass by quadrature over the net flow.
+ * Deterministic.
+ */
+export function simulate(question: SimQuestion): WaterRun {
+  return new Running(question).run();
+}
+
+class Running {
+  private nowS = 0;
+  private volumeM3: number;
+  private inM3 = 0;
+  private maxM3: number;
+  private limitAtS: number | null = null;
+  private alarmAtS: number | null = null;
+  private events = 0;
+  private readonly limitM3: number;
+  private readonly pumps: PumpAtWork[];
+  private readonly alarms: FloatAtWork[];
+  private readonly batteries: BatteryAtWork[];
+  private readonly tables: FlowTable[];
+  /** Level by volume; exact beyond the volumes that matter. */
+  private readonly levelAt: (volumeM3: number) => number;
+  private readonly kinksM3: number[];
+  private readonly trace: TraceKeeper;
+  private readonly parts: PartsAtWork;
+  private readonly even: boolean;
+  private readonly fineness: number;
+  private readonly modes = new Map<number, Mode>();
+  /** The pump that started at this moment, and the run when one started last. */
+  private started: PumpAtWork | null = null;
+  private lastStart: CycleStart | null = null;
+  private reckonings = 0;
+  private readonly modesInCycle = new Set<Mode>();
+  private mode: Mode = { charges: [], amps: [], takers: [], takes: [], kept: [], inflow: 0, flows: null };
+
+  constructor(private readonly question: SimQuestion) {
+    const { well, startM3, pumps, limitM, batteries, ingress, seconds } = question;
+    this.volumeM3 = startM3;
+    this.maxM3 = startM3;
+    this.even = !feelsLevel(ingress);
+    this.fineness = question.fineness ?? 1;
+    const volume = (levelM: number) => well.volumeM3(levelM);
+    const float = (sensor: SimFloat) => new FloatAtWork(sensor, volume(sensor.onM), volume(sensor.offM), startM3);
+    this.pumps = pumps.map(
+      (pump) =>
+        new PumpAtWork(
+          pump,
+          pump.sensor?.kind === 'float' ? float(pump.sensor) : null,
+          volume(pump.primeLossM),
+          volume(pump.primeGainM),
+          startM3,
+        ),
+    );
+    this.alarms = question.alarms.map(({ sensor }) => float(sensor));
+    this.batteries = batteries.map(batteryAtWork);
+    this.limitM3 = limitM === null ? Infinity : volume(limitM);
+    const known = [this.limitM3, startM3, ...this.pumps.map(({ gainM3 }) => gainM3)];
+    const floats = [...this.pumps.flatMap((pump) => pump.float ?? []), ...this.alarms].map(({ onM3 }) => onM3);
+    const mostM3 = 1.2 * Math.max(1e-3, ...[...known, ...floats].filter(Number.isFinite));
+    const near = cubicOver(
+      mostM3,
+      lazyPoints(mostM3, (volumeM3) => well.levelM(volumeM3)),
+    );
+    this.levelAt = (volumeM3) => (volumeM3 <= mostM3 ? near(volumeM3) : well.levelM(volumeM3));
+    this.tables = pumps.map((pump) => new FlowTable(mostM3, (speed, at) => pump.flow(speed, this.levelAt(at))));
+    this.kinksM3 = ingress.flatMap((one) =>
+      one.kind === 'opening' ? [volume(one.heightM), volume(Math.max(one.outsideM, one.heightM))] : [],
+    );
+    this.trace = new TraceKeeper(question.tracePieces, seconds, pumps.length);
+    const { alarms, kinksM3, limitM3 } = this;
+    this.parts = { pumps: this.pumps, alarms, batteries: this.batteries, kinksM3, limitM3, fineness: this.fineness };
+    if (mostInflow(ingress) < 0) throw new RangeError('Water comes in or it does not: no ingress is below 0.');
+  }
+
+  run(): WaterRun {
+    const { seconds, stopAtLimit } = this.question;
+    this.settle();
+    while (this.nowS < seconds) {
+      if (stopAtLimit && this.limitAtS !== null) break;
+      this.step(seconds);
+      this.settle();
+      if (this.started) this.skipCycles(this.started);
+      this.events += 1;
+    }
+    return this.result();
+  }
+
+  /** Everything that changes at once at this moment. */
+  private settle(): void {
+    for (let round = 0; round < MOST_ROUNDS; round += 1) {
+      let changed = false;
+      for (const pump of this.pumps) changed = this.settlePump(pump) || changed;
+      if (!changed) break;
+    }
+    for (const alarm of this.alarms) {
+      alarm.settle(this.nowS, this.volumeM3);
+      if (alarm.closed) this.alarmAtS ??= this.nowS;
+    }
+    this.maxM3 = Math.max(this.maxM3, this.volumeM3);
+    if (this.volumeM3 >= this.limitM3 - 1e-13) this.limitAtS ??= this.nowS;
+  }
+
+  private settlePump(pump: PumpAtWork): boolean {
+    const { nowS } = this;
+    pump.float?.settle(nowS, this.volumeM3);
+    this.settleTimer(pump);
+    let changed = false;
+    if (!pump.primed && this.volumeM3 >= pump.gainM3 - 1e-13) {
+      pump.primed = true;
+      changed = true;
+    } else if (pump.primed && pump.energised && this.volumeM3 <= pump.lossM3 + 1e-13) {
+      pump.primed = false;
+      this.fallBack(pump.giveBack());
+      changed = true;
+      if (pump.awake && pump.feltAtS === Infinity) this.sleep(pump);
+    }
+    const alive = !this.batteryOf(pump)?.dead;
+    const runs = alive && pump.wanted(nowS);
+    if (runs && !pump.energised) {
+      pump.start(nowS, this.volumeM3, pump.feltAtS === Infinity);
+      this.started = pump;
+      changed = true;
+    } else if (!runs && pump.energised) {
+      this.fallBack(pump.stop(nowS));
+      changed = true;
+    }
+    pump.watch(nowS, this.volumeM3);
+    return changed;
+  }
+
+  private settleTimer(pump: PumpAtWork): void {
+    const { sensor } = pump.pump;
+    if (sensor?.kind !== 'timer') return;
+    if (!pump.awake && this.nowS >= pump.wakeS) {
+      pump.awake = true;
+      pump.feltAtS = this.nowS + sensor.feelS;
+    } else if (pump.awake && this.nowS >= pump.feltAtS) {
+      pump.feltAtS = Infinity;
+      if (pump.primed && pump.energised) pump.foundWater();
+      else this.sleep(pump);
+    }
+  }
+
+  private sleep(pump: PumpAtWork): void {
+    const { sensor } = pump.pump;
+    if (sensor?.kind !== 'timer') return;
+    pump.awake = false;
+    pump.feltAtS = Infinity;
+    pump.wakeS = this.nowS + sensor.periodS;
+  }
+
+  private fallBack(backM3: number): void {
+    this.volumeM3 += backM3;
+  }
+
+  private batteryOf({ pump }: PumpAtWork): BatteryAtWork | undefined {
+    return this.batteries.find(({ battery }) => battery.id === pump.batteryId);
+  }
+
+  /** Cycle after cycle of a steady ingress is the same; those that are counted without being gone through. */
+  private skipCycles(pump: PumpAtWork): void {
+    this.started = null;
+    const { question, nowS, inM3, volumeM3, maxM3, reckonings } = this;
+    const before = this.lastStart;
+    const now: CycleStart = {
+      pump,
+      nowS,
+      untilS: nextTurnS(question, nowS),
+      inM3,
+      volumeM3,
+      maxM3,
+      reckonings,
+      fillsM3: this.pumps.map(({ fillM3 }) => fillM3),
+      tallies: this.pumps.map((one) => one.tally()),
+      batteries: this.batteries.map(({ charge, drawnAh }) => ({ charge, drawnAh })),
+    };
+    this.lastStart = now;
+    const still = this.even && question.tracePieces === 0 && this.alarms.every(({ dueS }) => dueS === Infinity);
+    if (still && before && comesAgain(before, now) && this.pumps.every((one) => one.atRest(pump))) {
+      const times = cyclesAhead(before, now, this.modesInCycle, this.batteries, CHARGE_STEP / this.fineness);
+      if (times > 0) this.repeatCycle(before, now, times);
+    }
+    this.modesInCycle.clear();
+  }
+
+  private repeatCycle(before: CycleStart, now: CycleStart, times: number): void {
+    const periodS = now.nowS - before.nowS;
+    this.nowS += times * periodS;
+    this.inM3 += times * (now.inM3 - before.inM3);
+    this.pumps.forEach((pump, index) => pump.repeat(before.tallies[index] ?? pump.tally(), times, periodS));
+    this.batteries.forEach((one, index) => {
+      const was = before.batteries[index];
+      if (!was) return;
+      one.charge += times * (one.charge - was.charge);
+      one.drawnAh += times * (one.drawnAh - was.drawnAh);
+    });
+    this.lastStart = null;
+  }
+
+  /** To the next event. */
+  private step(endS: number): void {
+    const flows = this.flows();
+    const net = netFlow(flows, this.volumeM3);
+    const leftS = Math.min(endS, nextClockS(this.question, this.parts, this.nowS)) - this.nowS;
+    const target =
+      Math.abs(net) < STILL ? NaN : nextThreshold(this.parts, this.volumeM3, net > 0, this.limitAtS === null);
+    const known = this.keptPassage(net, target);
+    if (known && known.seconds <= leftS) {
+      this.advance(known);
+      return;
+    }
+    let passage = Number.isNaN(target) ? null : passTo(flows, this.volumeM3, target);
+    const byLevel = passage !== null && passage.seconds <= leftS;
+    if (!passage || !byLevel) passage = passTime(flows, this.volumeM3, leftS);
+    const fillM3 = this.fillM3();
+    const cut = this.untilFull(flows, passage);
+    if (byLevel)
+      this.mode.kept = [{ fromM3: this.volumeM3, net, target, fillM3, passage: cut }, ...this.mode.kept.slice(0, 3)];
+    this.advance(cut);
+  }
+
+  /** Cycle after cycle the same passage comes again while nothing but the clock has moved. */
+  private keptPassage(net: number, target: number): Passage | null {
+    for (const one of this.mode.kept) {
+      if (one.fromM3 === this.volumeM3 && one.target === target && one.net === net && one.fillM3 === this.fillM3())
+        return one.passage;
+    }
+    return null;
+  }
+
+  /** What the hoses of the pumps at work hold, m³. */
+  private fillM3(): number {
+    let sum = 0;
+    for (const { fillM3 } of this.mode.takers) sum += fillM3;
+    return sum;
+  }
+
+  /** Cuts a passage short where a hose comes full in it. */
+  private untilFull(flows: Flows, passage: Passage): Passage {
+    let cut = passage;
+    this.mode.takers.forEach((pump, index) => {
+      const needM3 = pump.pump.drainBackM3 - pump.fillM3;
+      if (needM3 <= 1e-15 || (cut.takenM3[index] ?? 0) <= needM3 + 1e-15) return;
+      cut = passUntilTaken(flows, this.volumeM3, index, needM3, cut.seconds);
+      // What is left of the rounding is counted as filled.
+      cut.takenM3[index] = needM3;
+    });
+    return cut;
+  }
+
+  private advance({ seconds, inM3, takenM3, volumeM3 }: Passage): void {
+    const fromM3 = this.volumeM3;
+    const toS = this.nowS + seconds;
+    this.inM3 += inM3;
+    this.pumps.forEach((pump) => {
+      const index = this.mode.takers.indexOf(pump);
+      pump.took(index >= 0 ? (takenM3[index] ?? 0) : 0, seconds);
+    });
+    for (const one of this.batteries) drain(one, seconds, toS);
+    this.trace.add(this.nowS, toS, fromM3, volumeM3, this.pumps, this.batteries[0]?.charge ?? 0);
+    this.volumeM3 = Math.max(0, volumeM3);
+    this.nowS = toS;
+  }
+
+  private flows(): Flows {
+    const { ingress } = this.question;
+    this.reckonMode();
+    const { nowS } = this;
+    if (this.even) {
+      const flow = inflow(ingress, 0, nowS);
+      const { mode } = this;
+      if (mode.flows && mode.inflow === flow) return mode.flows;
+      mode.inflow = flow;
+      mode.flows = { inflow: () => flow, even: true, fineness: this.fineness, takes: mode.takes };
+      return mode.flows;
+    }
+    return {
+      inflow: (volumeM3) => inflow(ingress, this.levelAt(volumeM3), nowS),
+      even: false,
+      fineness: this.fineness,
+      takes: this.mode.takes,
+    };
+  }
+
+  /** What each circuit does now and each pump takes: kept by what is switched, until the charge has moved. */
+  private reckonMode(): void {
+    const { nowS } = this;
+    const key = modeKey(this.pumps, this.batteries, nowS);
+    const known = this.modes.get(key);
+    const fresh = known?.charges.every(
+      (charge, index) => Math.abs(charge - (this.batteries[index]?.charge ?? 0)) < CHARGE_STEP / this.fineness,
+    );
+    if (known && fresh) this.mode = known;
+    else {
+      this.reckonings += 1;
+      this.mode = findMode(this.pumps, this.batteries, this.tables, nowS);
+      this.modes.set(key, this.mode);
+    }
+    this.modesInCycle.add(this.mode);
+    for (let index = 0; index < this.batteries.length; index += 1) {
+      const one = this.batteries[index];
+      if (one) one.amps = this.mode.amps[index] ?? 0;
+    }
+  }
+
+  private result(): WaterRun {
+    const { inM3, volumeM3, nowS, limitAtS, alarmAtS, events } = this;
+    const tally = runTally(this.question, this.pumps, this.batteries, { inM3, volumeM3, maxM3: this.maxM3 });
+    const trace = this.trace.result((volume) => this.levelAt(volume));
+    return { ...tally, seconds: nowS, limitAtS, alarmAtS, events, trace };
+  }
+}

@@ -1,0 +1,116 @@
+import fc from 'fast-check';
+import { slopesOf } from './pose';
+import { sectionOf, type SectionShape } from './section';
+import { isInside, poolAt, posedWell, type Well } from './well';
+import { box, level } from './water.fixture';
+
+const shapes: readonly SectionShape[] = [
+  { kind: 'box', widthM: 0.5 },
+  { kind: 'v', deadriseDeg: 14, widthM: 0.7 },
+  { kind: 'round', radiusM: 0.4 },
+];
+
+/** Volume by brute force: columns of a fine grid. */
+function columns(well: Well, slopes: { alongX: number; alongY: number }, levelM: number): number {
+  const { aftM, foreM, centreYM, floorM, floorSlope, shape } = well;
+  const half = shape.kind === 'round' ? shape.radiusM : shape.kind === 'table' ? 0 : shape.widthM / 2;
+  const bottom = sectionOf(shape, 0);
+  const count = 700;
+  let sum = 0;
+  for (let i = 0; i < count; i += 1) {
+    const x = aftM + ((i + 0.5) / count) * (foreM - aftM);
+    for (let j = 0; j < count; j += 1) {
+      const offset = -half + ((j + 0.5) / count) * 2 * half;
+      const surface = levelM + x * slopes.alongX + (centreYM + offset) * slopes.alongY;
+      sum += Math.max(0, surface - (floorM + x * floorSlope + bottom.floorM(offset)));
+    }
+  }
+  return (sum * (foreM - aftM) * 2 * half) / (count * count);
+}
+
+test.each(shapes)('volume of a trimmed and heeled %o well agrees with brute force', (shape) => {
+  const well: Well = { ...box, aftM: -0.7, foreM: 1.1, centreYM: 0.1, floorM: -0.05, floorSlope: 0.03, shape };
+  for (const [trimDeg, heelDeg, levelM] of [
+    [0, 0, 0.12],
+    [3, 0, 0.1],
+    [-4, 8, 0.15],
+    [6, -12, 0.05],
+    [0.5, 20, 0.3],
+  ] as const) {
+    const slopes = slopesOf({ trimDeg, heelDeg });
+    const exact = posedWell(well, slopes).volumeM3(levelM);
+    const brute = columns(well, slopes, levelM);
+    expect(Math.abs(exact / brute - 1)).toBeLessThan(0.001);
+  }
+});
+
+test('closed forms: a wedge against one end, a V, and half a circle', () => {
+  // A box trimmed so that a triangle of water lies against its fore end.
+  const wedge = posedWell(box, slopesOf({ trimDeg: 10, heelDeg: 0 }));
+  const tan = Math.tan((10 * Math.PI) / 180);
+  const atEnd = 0.02 + 0.5 * tan;
+  expect(wedge.volumeM3(0.02)).toBeCloseTo((0.4 * atEnd ** 2) / (2 * tan), 12);
+  const vee = posedWell({ ...box, shape: { kind: 'v', deadriseDeg: 20, widthM: 2 } }, level);
+  expect(vee.volumeM3(0.1)).toBeCloseTo(0.1 ** 2 / Math.tan((20 * Math.PI) / 180), 12);
+  const round = posedWell({ ...box, shape: { kind: 'round', radiusM: 0.3 } }, level);
+  expect(round.volumeM3(0.3)).toBeCloseTo((Math.PI * 0.3 ** 2) / 2, 9);
+  expect(round.volumeM3(0.5)).toBeCloseTo((Math.PI * 0.3 ** 2) / 2 + 0.2 * 0.6, 9);
+});
+
+test('a table of areas is its own closed form', () => {
+  const rows = [
+    { heightM: 0.1, areaM2: 0.02 },
+    { heightM: 0.2, areaM2: 0.06 },
+  ];
+  const well = posedWell({ ...box, shape: { kind: 'table', rows } }, level);
+  expect(well.volumeM3(0.05)).toBeCloseTo(0.01, 12);
+  expect(well.volumeM3(0.15)).toBeCloseTo(0.04, 12);
+  expect(well.volumeM3(0.3)).toBeCloseTo(0.1, 12);
+});
+
+const anyWell = fc.record({
+  shape: fc.constantFrom(...shapes),
+  trimDeg: fc.double({ min: -8, max: 8, noNaN: true }),
+  heelDeg: fc.double({ min: -25, max: 25, noNaN: true }),
+  centreYM: fc.double({ min: -0.3, max: 0.3, noNaN: true }),
+});
+
+test('level and volume are each other’s inverse, in every attitude', () => {
+  fc.assert(
+    fc.property(
+      anyWell,
+      fc.double({ min: 1e-5, max: 0.3, noNaN: true }),
+      ({ shape, trimDeg, heelDeg, centreYM }, volume) => {
+        const well = posedWell({ ...box, shape, centreYM }, slopesOf({ trimDeg, heelDeg }));
+        expect(well.volumeM3(well.levelM(volume))).toBeCloseTo(volume, 8);
+        expect(well.volumeM3(well.dryM)).toBeCloseTo(0, 12);
+      },
+    ),
+  );
+});
+
+test('the mirrored boat heeled the other way holds the same', () => {
+  fc.assert(
+    fc.property(
+      anyWell,
+      fc.double({ min: -0.1, max: 0.4, noNaN: true }),
+      ({ shape, trimDeg, heelDeg, centreYM }, levelM) => {
+        const one = posedWell({ ...box, shape, centreYM }, slopesOf({ trimDeg, heelDeg }));
+        const other = posedWell({ ...box, shape, centreYM: -centreYM }, slopesOf({ trimDeg, heelDeg: -heelDeg }));
+        expect(one.volumeM3(levelM)).toBeCloseTo(other.volumeM3(levelM), 10);
+      },
+    ),
+  );
+});
+
+test('a member without limber holes ends the pool, one with them does not', () => {
+  const members = [
+    { xM: 0.2, limberHoles: false },
+    { xM: -0.2, limberHoles: true },
+  ];
+  const pool = poolAt({ ...box, members }, 0);
+  expect([pool.aftM, pool.foreM]).toEqual([-0.5, 0.2]);
+  expect(isInside(pool, { xM: 0.3, yM: 0 })).toBe(false);
+  expect(isInside(pool, { xM: 0.1, yM: 0.3 })).toBe(false);
+  expect(isInside(pool, { xM: 0.1, yM: 0.1 })).toBe(true);
+});

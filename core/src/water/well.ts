@@ -1,0 +1,151 @@
+import { riseAt, type Slopes } from './pose';
+import { gaussLegendre, integrate } from './quadrature';
+import { sectionOf, type Section, type SectionShape } from './section';
+
+/** A member across a well; without limber holes the water behind it does not reach the pump. */
+export interface Member {
+  readonly xM: number;
+  readonly limberHoles: boolean;
+}
+
+/** Where water gathers. Heights are over the pump's base, x forward and y to starboard of it, m. */
+export interface Well {
+  readonly aftM: number;
+  readonly foreM: number;
+  readonly centreYM: number;
+  /** The lowest point of the section at the pump. */
+  readonly floorM: number;
+  /** How far the floor rises a metre forward. */
+  readonly floorSlope: number;
+  readonly shape: SectionShape;
+  readonly members: readonly Member[];
+}
+
+/** The pool that a pump at a place draws from: the well between members without limber holes. */
+export function poolAt(well: Well, xM: number): Well {
+  const closed = well.members.filter(({ limberHoles }) => !limberHoles).map((member) => member.xM);
+  return {
+    ...well,
+    aftM: Math.max(well.aftM, ...closed.filter((x) => x <= xM)),
+    foreM: Math.min(well.foreM, ...closed.filter((x) => x > xM)),
+  };
+}
+
+/** Whether a place lies within a pool's ends and walls. */
+export function isInside(well: Well, place: { readonly xM: number; readonly yM: number }): boolean {
+  const slack = 1e-9;
+  return place.xM >= well.aftM - slack && place.xM <= well.foreM + slack && Number.isFinite(floorAt(well, place));
+}
+
+/** Height of the well's floor at a place, over the pump's base, m; infinite beyond its walls. A table is taken as flat across. */
+export function floorAt(well: Well, { xM, yM }: { readonly xM: number; readonly yM: number }): number {
+  return well.floorM + xM * well.floorSlope + sectionOf(well.shape, 0).floorM(yM - well.centreYM);
+}
+
+/** A well with the boat in one attitude: volume and level both ways. */
+export interface PosedWell {
+  /**
+   * Water in the pool, m³.
+   * @param levelM height of the surface at the pump, over its base
+   */
+  volumeM3(levelM: number): number;
+  /** The level at which the pool holds a volume, m; the lowest wet one for 0. */
+  levelM(volumeM3: number): number;
+  /** Whether the well may narrow upwards, so that a float’s dead-band can hold less higher up. */
+  readonly narrows: boolean;
+  /** Highest level at which the pool is dry, m. */
+  readonly dryM: number;
+}
+
+const exact = gaussLegendre(3);
+const fine = gaussLegendre(24);
+
+/**
+ * A pool under a sloping surface. Every section's area is exact; along the boat
+ * it is a polynomial between places where its formula changes, so three nodes a
+ * piece are exact, and a round section takes more.
+ */
+export function posedWell(pool: Well, slopes: Slopes): PosedWell {
+  const section = sectionOf(pool.shape, slopes.alongY);
+  const { aftM, foreM, centreYM, floorM } = pool;
+  const tilt = slopes.alongX - pool.floorSlope;
+  // Depth at the middle of the section at x: over + tilt·x.
+  const overOf = (levelM: number) => levelM + riseAt(slopes, { xM: 0, yM: centreYM }) - floorM;
+  const volumeM3 = (levelM: number) => volumeOver(section, overOf(levelM), tilt, aftM, foreM);
+  const firstWet = section.breaks[0] ?? 0;
+  const deepest = Math.max(tilt * aftM, tilt * foreM);
+  const dryM = firstWet - deepest - overOf(0);
+  const levelM = (volume: number) => {
+    if (volume <= 0) return dryM;
+    let high = dryM + 0.05;
+    while (volumeM3(high) < volume && high < dryM + 1e4) high = dryM + 2 * (high - dryM);
+    return rootOf((level) => volumeM3(level) - volume, dryM, high);
+  };
+  return { volumeM3, levelM, narrows: narrows(pool), dryM };
+}
+
+/** ∫ area(over + tilt·x) dx between the pool's ends. */
+function volumeOver(section: Section, over: number, tilt: number, aftM: number, foreM: number): number {
+  const depthAt = (x: number) => over + tilt * x;
+  if (Math.abs(tilt * (foreM - aftM)) < 1e-12) return section.areaM2(depthAt((aftM + foreM) / 2)) * (foreM - aftM);
+  const first = section.breaks[0] ?? 0;
+  const ends = [aftM, foreM].map(depthAt).sort((one, other) => one - other);
+  const [low, high] = [Math.max(first, ends[0] ?? 0), ends[1] ?? 0];
+  if (high <= low) return 0;
+  let volume = 0;
+  let from = low;
+  for (const to of [...section.breaks.filter((at) => at > low && at < high), high]) {
+    volume += section.rooted ? rooted(section, from, to) : integrate(exact, from, to, section.areaM2);
+    from = to;
+  }
+  return volume / Math.abs(tilt);
+}
+
+/** Near its first wet depth a round section's area grows as a power of 3/2: with depth = from + u², it is smooth. */
+function rooted(section: Section, from: number, to: number): number {
+  const span = Math.sqrt(to - from);
+  return integrate(fine, 0, span, (u) => 2 * u * section.areaM2(from + u * u));
+}
+
+/** How near a root is found, m. */
+const CLOSE = 1e-12;
+
+/**
+ * The root of a function that rises through it, between `low` and `high`, by
+ * false position with halved ends (Illinois).
+ */
+export function rootOf(f: (x: number) => number, low: number, high: number): number {
+  let [a, b] = [low, high];
+  let [atA, atB] = [f(a), f(b)];
+  if (atA >= 0) return a;
+  if (atB <= 0) return b;
+  let kept = 0;
+  let last = NaN;
+  for (let step = 0; step < 200; step += 1) {
+    const x = (a * atB - b * atA) / (atB - atA);
+    const at = f(x);
+    // Two steps that agree are near the root from the same side or both: the other end is halved until it follows.
+    if (at === 0 || b - a < CLOSE || Math.abs(x - last) < CLOSE / 10) return x;
+    last = x;
+    if (at < 0) {
+      [a, atA] = [x, at];
+      if (kept < 0) atB /= 2;
+      kept = -1;
+    } else {
+      [b, atB] = [x, at];
+      if (kept > 0) atA /= 2;
+      kept = 1;
+    }
+  }
+  return (a + b) / 2;
+}
+
+/** Only a table can say that a section grows narrower. */
+function narrows({ shape }: Well): boolean {
+  if (shape.kind !== 'table') return false;
+  const widths = shape.rows.map(({ heightM, areaM2 }, at) => {
+    const before = shape.rows[at - 1] ?? { heightM: 0, areaM2: 0 };
+    return (areaM2 - before.areaM2) / (heightM - before.heightM);
+  });
+  return widths.some((width, at) => width < (widths[at - 1] ?? 0) - 1e-12);
+}
