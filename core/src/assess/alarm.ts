@@ -6,7 +6,7 @@ import { differencesInWords, netlistOf, rewire, schemeOf, type Plan } from '../s
 import { netlistAsWired } from './behaviour';
 import { conductorFacts } from './conductors';
 import { everySolved } from './settings';
-import { ohmAt, sizeNamed } from './sizing';
+import { ohmsAt, sizeNamed } from './sizing';
 import type { Surroundings } from './surroundings';
 import { floatEffect, tryFixes } from './tryFixes';
 import { waterFactsOf } from './waterFacts';
@@ -36,7 +36,8 @@ function judgeLoop(circuit: Circuit, { battery, petrol, water }: Surroundings) {
   const least = minimumSize[choices.family ?? 'awg'];
   const sizeOf = ({ id, givenSize }: { readonly id: string; readonly givenSize?: string }) =>
     sizeNamed(choices.conductors?.[id] ?? givenSize ?? least);
-  const planned = netlistOf(plan, ohmAt(sizeOf));
+  const ohms = ohmsAt(plan.conductors, sizeOf);
+  const planned = netlistOf(plan, ({ id }) => ohms.get(id) ?? 0);
   const netlist = netlistAsWired(planned, plan, circuit);
   const solved = everySolved(planned);
   const { plan: wired, strays } = rewire(plan, circuit.rewired);

@@ -1,7 +1,7 @@
-import { motorAt, type Netlist } from '../circuit';
+import { motorAt, withOhms, type Netlist } from '../circuit';
 import { conductorSizes, defaults, dropSchools, type ConductorSize, type DropSchool } from '../reference';
 import { leastPumpV, solveIn, withSupply } from './settings';
-import { dropThroughout, ohmAt, proposeSize, sizeNamed, type SizingQuestion } from './sizing';
+import { dropThroughout, ohmsThroughout, proposeSize, type SizingQuestion } from './sizing';
 
 /** A size throughout the circuit, and what it gives from 12.0 V at the posts. */
 export interface Alternative {
@@ -48,13 +48,8 @@ function effectOf(
   netlist: Netlist,
   openFlowAt: (volts: number) => number | null,
 ) {
-  const { plan, fixed, settings } = question;
-  const ohmOf = ohmAt((conductor) => sizeNamed(fixed[conductor.id] ?? conductor.givenSize ?? size.size));
-  const ohms = new Map(plan.conductors.map((conductor) => [conductor.id, ohmOf(conductor)]));
-  const resized: Netlist = {
-    ...netlist,
-    conductors: netlist.conductors.map((wire) => ({ ...wire, ohm: ohms.get(wire.id) ?? wire.ohm })),
-  };
+  const { plan, settings } = question;
+  const resized = withOhms(netlist, ohmsThroughout(question, size.size));
   const pumpV = leastPumpV(solveIn(withSupply(resized, defaults.ratedSupplyV), settings, plan.ids.pump));
   const motor = netlist.parts.flatMap((part) => (part.kind === 'pump' ? [part.motor] : []))[0];
   return {

@@ -1,4 +1,4 @@
-import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting, type TruthRow } from '../circuit';
+import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting } from '../circuit';
 import { defaults } from '../reference';
 import type { Behaviour, ContactFacts } from '../findings';
 import type { Circuit } from '../job';
@@ -71,8 +71,14 @@ export function contactsOf(plan: PumpPlan, circuit: Circuit, drop: Drop): Contac
   });
 }
 
-/** Rows already solved in the settings given; null where one of them was not. */
-export function rowsAs(rows: readonly TruthRow[], settings: readonly Setting[], pump: string): Solved[] | null {
+/** The settings given as far as they were solved already at a supply; null where one of them was not. */
+export function rowsAt(
+  { rows: usual, lowRows, lowestV }: Behaviour,
+  supplyV: number,
+  settings: readonly Setting[],
+  pump: string,
+): Solved[] | null {
+  const rows = supplyV === defaults.runningSupplyV ? usual : supplyV === lowestV ? lowRows : [];
   const found = settings.flatMap((setting): Solved[] => {
     const row = rows.find((candidate) => sameSetting(candidate.setting, setting));
     return row?.point ? [{ setting, point: row.point, pumpV: row.point.voltsAcross(pump, 'plus', 'minus') }] : [];

@@ -1,4 +1,4 @@
-import { motorAt, type Motor, type Netlist, type Setting } from '../circuit';
+import { motorAt, withOhms, type Motor, type Netlist, type Setting } from '../circuit';
 import { defaults } from '../reference';
 import { judgeCircuit, type CircuitFacts, type Finding, type SupplyFacts } from '../findings';
 import type { Choices, Circuit, Pump } from '../job';
@@ -15,12 +15,12 @@ import {
 import { proposeRating } from '../wiring';
 import { assessAlarm, type AssessedAlarm } from './alarm';
 import { alternativesOf, type Alternative } from './alternatives';
-import { behaviourOf, contactsOf, netlistAsWired, rowsAs } from './behaviour';
+import { behaviourOf, contactsOf, netlistAsWired, rowsAt } from './behaviour';
 import { conductorFacts } from './conductors';
 import { needsOf, type Need } from './needs';
 import { protectionFacts, ratingInForce, withRating } from './protection';
 import { leastBy, runningSettings, solveIn, withSupply, type Solved } from './settings';
-import { ohmAt, proposeSize, sizeNamed, worstDrop, type NamedSize } from './sizing';
+import { ohmsAt, proposeSize, sizeNamed, worstDrop, type NamedSize } from './sizing';
 import type { Surroundings } from './surroundings';
 import { pumpEffect, tryFixes, type Judged } from './tryFixes';
 import { waterFactsOf } from './waterFacts';
@@ -92,29 +92,26 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
   const rating = ratingInForce(answer, choices, fedA);
   const family = choices.family ?? 'awg';
   const dropSchool = choices.dropSchool ?? 'critical';
-  const settings =
-    known ??
-    // A pump runs or stands by its wiring, so any resistance will do before sizes are known.
-    runningSettings(
-      withRating(
-        netlistOf(plan, () => defaults.jointOhm),
-        rating,
-      ),
-      plan.ids.pump,
-    );
-  const question = { plan, family, dropSchool, designCurrentA, rating: answer, settings, fixed };
+  // A pump runs or stands by its wiring, so any resistance will do before sizes are known.
+  const unsized = withRating(
+    netlistOf(plan, () => defaults.jointOhm),
+    rating,
+  );
+  const settings = known ?? runningSettings(unsized, plan.ids.pump);
+  const question = { plan, netlist: unsized, family, dropSchool, designCurrentA, rating: answer, settings, fixed };
   const { size: proposed, noSize } = proposeSize(question);
   const proposedFor = (conductor: PlannedConductor) =>
     sizeNamed(fixed[conductor.id] ?? conductor.givenSize ?? proposed.size);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposedFor);
-  const planned = withRating(netlistOf(plan, ohmAt(sizeOf)), rating);
+  const ohms = ohmsAt(plan.conductors, sizeOf);
+  const planned = withOhms(unsized, ohms);
   const netlist = netlistAsWired(planned, plan, circuit);
-  const drop = worstDrop(question, sizeOf);
+  const drop = worstDrop(question, ohms);
   const behaviour = behaviourOf(netlist, plan, circuit, emfOf(netlist), settings);
   const supplies = [...defaults.suppliesV].map((supplyV) => ({
     supplyV,
     solved:
-      (supplyV === defaults.runningSupplyV && !circuit.rewired && rowsAs(behaviour.rows, settings, plan.ids.pump)) ||
+      (netlist === planned && rowsAt(behaviour, supplyV, settings, plan.ids.pump)) ||
       solveIn(withSupply(planned, supplyV), settings, plan.ids.pump),
   }));
   const running = supplies.find(({ supplyV }) => supplyV === defaults.runningSupplyV)?.solved ?? [];

@@ -10,13 +10,15 @@ import {
   type DropSchool,
 } from '../reference';
 import { ampacity, conductorOhm, type RatingAnswer } from '../wiring';
-import { netlistOf, type PlannedConductor, type PumpPlan } from '../schemes';
+import type { PlannedConductor, PumpPlan } from '../schemes';
 import type { ConductorPiece, NoSize } from '../findings';
-import type { Setting } from '../circuit';
+import { withOhms, type Netlist, type Setting } from '../circuit';
 import { conductorsOnly, leastBy, some, solveIn, withSupply, type Solved } from './settings';
 
 export interface SizingQuestion {
   readonly plan: PumpPlan;
+  /** The plan as a netlist, at any sizes. */
+  readonly netlist: Netlist;
   readonly family: CableFamily;
   readonly dropSchool: DropSchool;
   readonly designCurrentA: number;
@@ -32,6 +34,12 @@ export interface SizingAnswer {
 }
 
 const SLACK = 1 + 1e-9;
+
+/** A conductor that takes the size proposed, and the most that it carries, A. */
+interface FreeConductor {
+  readonly conductor: PlannedConductor;
+  readonly mostA: number;
+}
 
 /** A conductor of a size, piece by piece: resistance and ampacity where each piece runs. */
 export function piecesOf(conductor: PlannedConductor, { size, family }: NamedSize): ConductorPiece[] {
@@ -51,10 +59,17 @@ export function weakestPiece(pieces: readonly ConductorPiece[]): ConductorPiece 
   return leastBy(some(pieces, 'A conductor has at least one piece.'), (piece) => piece.ampacity.amps);
 }
 
-/** Resistance of each planned conductor at the sizes given, Ω. */
-export function ohmAt(sizeOf: (conductor: PlannedConductor) => NamedSize) {
-  return (conductor: PlannedConductor) =>
-    piecesOf(conductor, sizeOf(conductor)).reduce((sum, piece) => sum + piece.resistanceOhm, 0);
+/** Resistance of each planned conductor at the sizes given, by its id, Ω. */
+export function ohmsAt(
+  conductors: readonly PlannedConductor[],
+  sizeOf: (conductor: PlannedConductor) => NamedSize,
+): ReadonlyMap<string, number> {
+  return new Map(
+    conductors.map((conductor) => {
+      const pieces = piecesOf(conductor, sizeOf(conductor));
+      return [conductor.id, pieces.reduce((sum, piece) => sum + piece.resistanceOhm, 0)];
+    }),
+  );
 }
 
 /**
@@ -73,8 +88,11 @@ export function proposeSize(question: SizingQuestion): SizingAnswer {
   const most = dropThroughout(question, smallest);
   const least = dropThroughout(question, largest);
   const perOhmPerKm = (most.dropV - least.dropV) / (smallest.ohmPerKm20C - largest.ohmPerKm20C);
+  const free = question.plan.conductors
+    .filter(({ id, duty }) => duty === 'pump' && question.fixed[id] === undefined)
+    .map((conductor) => ({ conductor, mostA: mostA(most.solved, conductor.id) }));
   const limitOf = (size: ConductorSize) =>
-    brokenLimit(question, size, least.dropV + perOhmPerKm * (size.ohmPerKm20C - largest.ohmPerKm20C), most);
+    brokenLimit(question, free, size, least.dropV + perOhmPerKm * (size.ohmPerKm20C - largest.ohmPerKm20C));
   const fits = candidates.find((size) => limitOf(size) === null);
   if (fits) return { size: fits, noSize: null };
   const broken = limitOf(largest);
@@ -83,20 +101,33 @@ export function proposeSize(question: SizingQuestion): SizingAnswer {
 
 /** The drop with one size in every conductor that is free to take it. */
 export function dropThroughout(question: SizingQuestion, { size }: ConductorSize): Drop {
-  return worstDrop(question, (conductor) => sizeNamed(question.fixed[conductor.id] ?? conductor.givenSize ?? size));
+  return worstDrop(question, ohmsThroughout(question, size));
 }
 
+/** Resistances with one size in every conductor that is free to take it, Ω. */
+export function ohmsThroughout(
+  { plan, fixed }: Pick<SizingQuestion, 'plan' | 'fixed'>,
+  size: string,
+): ReadonlyMap<string, number> {
+  return ohmsAt(plan.conductors, ({ id, givenSize }) => sizeNamed(fixed[id] ?? givenSize ?? size));
+}
+
+/** The first limit that a size breaks, in the order in which they are told; null for none. */
 function brokenLimit(
-  { plan, family, dropSchool, rating, fixed }: SizingQuestion,
+  { family, dropSchool, rating }: SizingQuestion,
+  free: readonly FreeConductor[],
   size: ConductorSize,
   dropV: number,
-  drop: Drop,
 ): Omit<NoSize, 'largest'> | null {
-  const free = plan.conductors.filter(({ id, duty }) => duty === 'pump' && fixed[id] === undefined);
-  const amps = free.map((conductor) => weakestPiece(piecesOf(conductor, { ...size, family })).ampacity.amps);
-  const overloaded = Math.max(...free.map(({ id }, index) => mostA(drop.solved, id) / (amps[index] ?? 0)));
+  let overloaded = 0;
+  let leastAmpacityA = Infinity;
+  for (const { conductor, mostA: carriedA } of free) {
+    const { amps } = weakestPiece(piecesOf(conductor, { ...size, family })).ampacity;
+    overloaded = Math.max(overloaded, carriedA / amps);
+    leastAmpacityA = Math.min(leastAmpacityA, amps);
+  }
   if (overloaded > SLACK) return { limit: 'ampacity', neededFactor: overloaded };
-  const overFused = rating.found ? rating.rating.ratingA / (Math.min(...amps) * maxMultipleOfAmpacity) : 0;
+  const overFused = rating.found ? rating.rating.ratingA / (leastAmpacityA * maxMultipleOfAmpacity) : 0;
   if (overFused > SLACK) return { limit: 'fuse', neededFactor: overFused };
   const allowedV = (dropSchools[dropSchool].percent / 100) * defaults.ratedSupplyV;
   return dropV > allowedV * SLACK ? { limit: 'drop', neededFactor: dropV / allowedV } : null;
@@ -115,11 +146,11 @@ export interface Drop {
 
 /** Volts lost in the conductors at design current, in the setting that loses most. */
 export function worstDrop(
-  { plan, designCurrentA, settings }: Pick<SizingQuestion, 'plan' | 'designCurrentA' | 'settings'>,
-  sizeOf: (conductor: PlannedConductor) => NamedSize,
+  { plan, netlist, designCurrentA, settings }: Pick<SizingQuestion, 'plan' | 'netlist' | 'designCurrentA' | 'settings'>,
+  ohms: ReadonlyMap<string, number>,
 ): Drop {
-  const netlist = withSupply(conductorsOnly(netlistOf(plan, ohmAt(sizeOf)), designCurrentA), defaults.ratedSupplyV);
-  const solved = solveIn(netlist, settings, plan.ids.pump);
+  const wires = withSupply(conductorsOnly(withOhms(netlist, ohms), designCurrentA), defaults.ratedSupplyV);
+  const solved = solveIn(wires, settings, plan.ids.pump);
   const worst = leastBy(some(solved, 'The pump runs in no setting of this scheme.'), ({ pumpV }) => pumpV);
   return { dropV: defaults.ratedSupplyV - worst.pumpV, setting: worst.setting, solved };
 }

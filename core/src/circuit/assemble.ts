@@ -1,7 +1,7 @@
 import type { Element } from './element';
 import type { Netlist, TerminalRef } from './netlist';
 import { elementsOf, type Setting } from './parts';
-import { conductorElements, terminalNumbers } from './terminals';
+import { wiringOf } from './terminals';
 
 /** A netlist in one setting as elements between numbered terminals. */
 export interface Assembled {
@@ -15,8 +15,8 @@ export interface Assembled {
   numberOf(terminal: TerminalRef): number;
   /** The part or conductor that the element at an index belongs to. */
   ownerAt(index: number): string;
-  /** The element of the conductor at an index of the netlist's list. */
-  conductorAt(index: number): Element | undefined;
+  /** Where the elements of the conductors begin. */
+  readonly ofParts: number;
 }
 
 /**
@@ -24,7 +24,8 @@ export interface Assembled {
  * @param latched relays pulled in and electronics at work
  */
 export function assemble(netlist: Netlist, setting: Setting, latched: ReadonlySet<string>): Assembled {
-  const numbers = terminalNumbers(netlist);
+  const wiring = wiringOf(netlist);
+  const { numbers } = wiring.joins;
   const elements: Element[] = [];
   const owners: string[] = [];
   for (const part of netlist.parts) {
@@ -34,15 +35,14 @@ export function assemble(netlist: Netlist, setting: Setting, latched: ReadonlySe
     }
   }
   const ofParts = elements.length;
-  const ofConductors = conductorElements(netlist);
-  for (const element of ofConductors) elements.push(element);
+  for (const element of wiring.elements) elements.push(element);
   return {
     elements,
     owners,
     ground: numbers.numberOf(netlist.ground),
     count: numbers.count,
     numberOf: (terminal) => numbers.numberOf(terminal),
-    conductorAt: (index) => ofConductors[index],
+    ofParts,
     ownerAt: (index) => owners[index] ?? netlist.conductors[index - ofParts]?.id ?? '',
   };
 }

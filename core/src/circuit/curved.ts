@@ -1,13 +1,11 @@
 import type { Element } from './element';
 import { motorAt } from './motor';
-import type { PlacedElement } from './nodes';
 
 /** Elements whose current does not go with their volts. */
 export type CurvedElement = Extract<Element, { kind: 'motor' | 'diode' }>;
-export type PlacedCurved = PlacedElement & { readonly element: CurvedElement };
 
-export function isCurved(placed: PlacedElement): placed is PlacedCurved {
-  return placed.element.kind === 'motor' || placed.element.kind === 'diode';
+export function isCurved(element: Element): element is CurvedElement {
+  return element.kind === 'motor' || element.kind === 'diode';
 }
 
 /** Amperes from the plus to the minus end at a voltage, and their slope, S. */
@@ -28,23 +26,22 @@ export function restingConductance(element: CurvedElement): number {
 }
 
 /**
- * Amperes through an element from its first to its second end. Links and ideal
- * sources do not tell by their volts: 0.
+ * Amperes through an element from its first to its second end, by the volts
+ * across it. Links and ideal sources do not tell by their volts: 0.
  */
-export function elementA({ element, a, b }: PlacedElement, volts: Float64Array): number {
-  const across = (volts[a] ?? 0) - (volts[b] ?? 0);
+export function elementA(element: Element, acrossV: number): number {
   switch (element.kind) {
     case 'link':
       return 0;
     case 'resistor':
-      return across / element.ohm;
+      return acrossV / element.ohm;
     case 'sink':
       return element.amps;
     case 'source':
-      return element.ohm > 0 ? (across - element.emfV) / element.ohm : 0;
+      return element.ohm > 0 ? (acrossV - element.emfV) / element.ohm : 0;
     case 'motor':
     case 'diode':
-      return curveAt(element, across).amps;
+      return curveAt(element, acrossV).amps;
     default:
       return element satisfies never;
   }

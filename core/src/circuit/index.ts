@@ -12,3 +12,4 @@ export * from './report';
 export * from './solve';
 export * from './spice';
 export * from './truthTable';
+export { withOhms } from './terminals';

@@ -1,7 +1,6 @@
 import { defaults } from '../reference';
 import { JoinedNumbers } from './joinedNumbers';
 import { assemble } from './assemble';
-import { firstEnd, secondEnd } from './element';
 import { terminalName, type NetConductor, type Netlist, type TerminalRef } from './netlist';
 import { filamentWord, type Setting } from './parts';
 import { solve } from './solve';
@@ -85,9 +84,8 @@ function liveEnd(netlist: Netlist, setting: Setting, { red, black }: Probes): Te
   const joined = new JoinedNumbers(count);
   elements.forEach((element, index) => {
     const open = element.kind === 'sink' || (element.kind === 'motor' && element.condition === 'open');
-    if (!open && !sources.has(ownerAt(index)) && element.kind !== 'source')
-      joined.join(firstEnd(element), secondEnd(element));
+    if (!open && !sources.has(ownerAt(index)) && element.kind !== 'source') joined.join(element.a, element.b);
   });
-  const live = elements.flatMap((element) => (element.kind === 'source' ? [joined.rootOf(element.plus)] : []));
+  const live = elements.flatMap((element) => (element.kind === 'source' ? [joined.rootOf(element.a)] : []));
   return [red, black].find((end) => live.includes(joined.rootOf(numberOf(end)))) ?? null;
 }

@@ -1,9 +1,8 @@
-import { curveAt, isCurved, restingConductance, type PlacedCurved } from './curved';
-import type { Element } from './element';
 import { CircuitError } from './circuitError';
+import { curveAt, isCurved, restingConductance } from './curved';
 import { solveDense } from './dense';
-import type { Nodes, PlacedElement } from './nodes';
-import { equationsOf, stampCurrent } from './system';
+import { voltsOver, type Nodes } from './nodes';
+import { feedThrough, System } from './system';
 import { conducts, islandsOf, type Topology } from './topology';
 
 const MOST_STEPS = 80;
@@ -21,7 +20,8 @@ export interface Settled {
   readonly iterations: number;
 }
 
-type Diodes = ReadonlySet<Element>;
+/** Places of the diodes that conduct. */
+type Diodes = ReadonlySet<number>;
 
 /**
  * The volts at which all currents balance. Motors standing and diodes without
@@ -33,10 +33,11 @@ type Diodes = ReadonlySet<Element>;
  * @throws CircuitError `not-settled` when that comes to no rest, `singular` when the equations contradict each other.
  */
 export function settle(nodes: Nodes): Settled {
-  const fast = settleWith(nodes, nodes.elements.filter(isCurved), nodes.topology.islands, null);
-  if (fast && !nodes.elements.some(({ element }) => element.kind === 'diode')) return fast;
-  const conducting = fast ? conductingAt(nodes, fast.volts) : new Set<Element>();
-  if (fast && islandsOpen(nodes, conducting).length === nodes.topology.islands.length) return fast;
+  const { islands, motors, diodes } = nodes.topology;
+  const fast = settleWith(nodes, diodes.length === 0 ? motors : [...motors, ...diodes], islands, null);
+  if (fast && diodes.length === 0) return fast;
+  const conducting = fast ? conductingAt(nodes, fast.volts) : new Set<number>();
+  if (fast && islandsOpen(nodes, conducting).length === islands.length) return fast;
   return settleByState(nodes, conducting, fast?.iterations ?? MOST_STEPS);
 }
 
@@ -46,38 +47,39 @@ export function settle(nodes: Nodes): Settled {
  * least-index rule).
  */
 function settleByState(nodes: Nodes, first: Diodes, before: number): Settled {
-  const motors = nodes.elements.filter((placed): placed is PlacedCurved => placed.element.kind === 'motor');
+  const { motors, diodes } = nodes.topology;
   let conducting = first;
   let iterations = before;
   for (let round = 1; round <= MOST_ROUNDS; round += 1) {
     const settled = settleWith(nodes, motors, islandsOpen(nodes, conducting), conducting);
     if (!settled) break;
     iterations += settled.iterations;
-    const wrong = nodes.elements.filter((placed) => contradicts(placed, settled.volts, conducting));
+    const wrong = diodes.filter((place) => contradicts(nodes, place, settled.volts, conducting));
     const [least] = wrong;
-    if (!least) return { ...settled, iterations };
+    if (least === undefined) return { ...settled, iterations };
     const flipped = new Set(conducting);
-    for (const { element } of round <= BOLD_ROUNDS ? wrong : [least]) {
-      if (!flipped.delete(element)) flipped.add(element);
+    for (const place of round <= BOLD_ROUNDS ? wrong : [least]) {
+      if (!flipped.delete(place)) flipped.add(place);
     }
     conducting = flipped;
   }
   throw new CircuitError('not-settled', `The circuit did not settle in ${iterations} steps.`);
 }
 
+/** Volts across a diode beyond its threshold; negative below it. */
+function overV({ elements, topology }: Nodes, place: number, volts: Float64Array): number {
+  return voltsOver(topology, place, volts) - (elements[place]?.dropV ?? 0);
+}
+
 /** Whether a diode taken as open has its threshold across it, or one taken as conducting a current backwards. */
-function contradicts({ element, a, b }: PlacedElement, volts: Float64Array, conducting: Diodes): boolean {
-  if (element.kind !== 'diode') return false;
-  const over = (volts[a] ?? 0) - (volts[b] ?? 0) - element.dropV;
-  return conducting.has(element) ? over < -SLACK_A * element.ohm : over > SLACK_V;
+function contradicts(nodes: Nodes, place: number, volts: Float64Array, conducting: Diodes): boolean {
+  const over = overV(nodes, place, volts);
+  return conducting.has(place) ? over < -SLACK_A * (nodes.elements[place]?.ohm ?? 0) : over > SLACK_V;
 }
 
 /** Diodes above their threshold at these volts. */
 function conductingAt(nodes: Nodes, volts: Float64Array): Diodes {
-  const above = nodes.elements.filter(
-    ({ element, a, b }) => element.kind === 'diode' && (volts[a] ?? 0) - (volts[b] ?? 0) > element.dropV + SLACK_V,
-  );
-  return new Set(above.map(({ element }) => element));
+  return new Set(nodes.topology.diodes.filter((place) => overV(nodes, place, volts) > SLACK_V));
 }
 
 /** So many diodes have their states kept as the bits of one number. */
@@ -85,89 +87,97 @@ const MOST_BITS = 50;
 
 /** The islands with diodes that block taken as open. */
 function islandsOpen({ elements, topology }: Nodes, conducting: Diodes): Topology['islands'] {
-  const diodes = elements.filter(({ element }) => element.kind === 'diode');
-  if (diodes.every(({ element }) => conducting.has(element))) return topology.islands;
-  const state = diodes.reduce((bits, { element }, bit) => bits + (conducting.has(element) ? 2 ** bit : 0), 0);
+  const { diodes } = topology;
+  if (diodes.every((place) => conducting.has(place))) return topology.islands;
+  const state = diodes.reduce((bits, place, bit) => bits + (conducting.has(place) ? 2 ** bit : 0), 0);
   const known = diodes.length <= MOST_BITS ? topology.islandsWhen.get(state) : undefined;
   if (known) return known;
-  const islands = islandsOf(topology.ends, topology.count, (place) => {
-    const element = elements[place]?.element;
-    return element?.kind === 'diode' ? conducting.has(element) : conducts(element);
-  });
+  const islands = islandsOf(topology.ends, topology.count, (place) =>
+    elements[place]?.kind === 'diode' ? conducting.has(place) : conducts(elements[place]),
+  );
   if (diodes.length <= MOST_BITS) topology.islandsWhen.set(state, islands);
   return islands;
 }
 
 /**
  * Eliminates the network and settles the elements still curved.
+ * @param curved their places
  * @param conducting which diodes conduct; null: diodes are among the curved
  * @returns null when Newton's method wanders
  */
 function settleWith(
   nodes: Nodes,
-  curved: readonly PlacedCurved[],
+  curved: readonly number[],
   islands: Topology['islands'],
   conducting: Diodes | null,
 ): Settled | null {
-  const system = equationsOf(nodes, islands, conducting);
-  const fedIn = curved.map(({ a, b }) => {
-    const column = new Float64Array(nodes.topology.ties.unknowns);
-    stampCurrent(nodes.topology, column, b, a, 1);
+  const { topology } = nodes;
+  const system = new System(nodes, islands, conducting);
+  const fedIn = curved.map((place) => {
+    const column = new Float64Array(topology.ties.unknowns);
+    feedThrough(topology, column, place, -1);
     return column;
   });
   if (!system.solve(fedIn)) {
     throw new CircuitError('singular', 'The circuit has no single answer.');
   }
-  const standing = rowVolts(nodes, system.right, true);
-  const perAmp = fedIn.map((column) => rowVolts(nodes, column, false));
-  const settled = settleCurved(curved, standing, perAmp);
+  const standing = rowVolts(nodes, system.right);
+  const settled = settleCurved(nodes, curved, standing, fedIn);
   if (!settled) return null;
-  perAmp.forEach((column, index) => {
+  const { unknownOf } = topology.ties;
+  fedIn.forEach((column, index) => {
     const amps = settled.amps[index] ?? 0;
     if (amps === 0) return;
-    for (let row = 0; row < nodes.count; row += 1) standing[row] = (standing[row] ?? 0) + amps * (column[row] ?? 0);
+    for (let row = 0; row < topology.count; row += 1)
+      standing[row] = (standing[row] ?? 0) + amps * (column[unknownOf[row] ?? -1] ?? 0);
   });
   return { volts: centred(standing, islands), iterations: settled.iterations };
 }
 
-/** Volts of every row from those of the unknowns, with what ideal sources put above them or without. */
-function rowVolts({ count, topology, aboveV }: Nodes, solution: Float64Array, above: boolean): Float64Array {
+/** Volts of every row: those of its unknown, and what ideal sources put above it. */
+function rowVolts({ topology, aboveV }: Nodes, solution: Float64Array): Float64Array {
   const { unknownOf } = topology.ties;
-  const volts = new Float64Array(count);
-  for (let row = 0; row < count; row += 1) {
-    volts[row] = (solution[unknownOf[row] ?? -1] ?? 0) + (above ? (aboveV[row] ?? 0) : 0);
-  }
+  const volts = new Float64Array(topology.count);
+  for (let row = 0; row < topology.count; row += 1)
+    volts[row] = (solution[unknownOf[row] ?? -1] ?? 0) + (aboveV[row] ?? 0);
   return volts;
 }
 
-/** The currents fed in at the curved elements' terminals once all have settled, A; null where they do not. */
+interface CurvedCurrents {
+  /** Fed in at the curved elements' terminals once all have settled, A. */
+  readonly amps: Float64Array;
+  readonly iterations: number;
+}
+
+/**
+ * Newton's method over the volts of the curved elements.
+ * @param fedIn volts of the unknowns for one ampere fed in at each, V
+ * @returns null where they do not settle
+ */
 function settleCurved(
-  curved: readonly PlacedCurved[],
+  { elements, topology }: Nodes,
+  curved: readonly number[],
   standing: Float64Array,
   fedIn: readonly Float64Array[],
-): { readonly amps: Float64Array; readonly iterations: number } | null {
+): CurvedCurrents | null {
   const count = curved.length;
-  const startV = new Float64Array(count);
-  const impedance = new Float64Array(count * count);
-  curved.forEach(({ a, b }, row) => {
-    startV[row] = (standing[a] ?? 0) - (standing[b] ?? 0);
-    fedIn.forEach((column, index) => {
-      impedance[row * count + index] = (column[a] ?? 0) - (column[b] ?? 0);
-    });
-  });
+  const startV = Float64Array.from(curved, (place) => voltsOver(topology, place, standing));
+  const impedance = impedances(topology, curved, fedIn);
   const volts = startV.slice();
   const amps = new Float64Array(count);
   const slopes = new Float64Array(count);
+  const misses = new Float64Array(count);
   for (let iteration = 1; iteration <= MOST_STEPS; iteration += 1) {
-    curved.forEach(({ element }, index) => {
+    for (let index = 0; index < count; index += 1) {
+      const element = elements[curved[index] ?? -1];
+      if (!element || !isCurved(element)) continue;
       // What the element draws less than at rest, and the slope of that.
       const restingS = restingConductance(element);
       const v = volts[index] ?? 0;
       const point = curveAt(element, v);
       amps[index] = restingS * v - point.amps;
       slopes[index] = restingS - point.slopeS;
-    });
-    const misses = new Float64Array(count);
+    }
     let worst = 0;
     for (let row = 0; row < count; row += 1) {
       let miss = (startV[row] ?? 0) - (volts[row] ?? 0);
@@ -182,6 +192,20 @@ function settleCurved(
     for (let index = 0; index < count; index += 1) volts[index] = (volts[index] ?? 0) + damping * (misses[index] ?? 0);
   }
   return null;
+}
+
+/** Volts across each curved element for one ampere fed in at each, row by row, Ω. */
+function impedances({ ends, ties }: Topology, curved: readonly number[], fedIn: readonly Float64Array[]): Float64Array {
+  const count = curved.length;
+  const impedance = new Float64Array(count * count);
+  curved.forEach((place, row) => {
+    const a = ties.unknownOf[ends[2 * place] ?? -1] ?? -1;
+    const b = ties.unknownOf[ends[2 * place + 1] ?? -1] ?? -1;
+    fedIn.forEach((column, index) => {
+      impedance[row * count + index] = (column[a] ?? 0) - (column[b] ?? 0);
+    });
+  });
+  return impedance;
 }
 
 /**

@@ -1,13 +1,13 @@
 import { assemble, type Assembled } from './assemble';
 import { CircuitError } from './circuitError';
 import { elementA } from './curved';
-import { firstEnd, isIdeal, secondEnd, type Element } from './element';
+import { isIdeal } from './element';
 import { idealCurrents } from './idealCurrents';
 import type { Netlist, TerminalRef } from './netlist';
-import { numberNodes, type Nodes } from './nodes';
+import { numberNodes, rowOf, voltsOver, type Nodes } from './nodes';
 import { settle, type Settled } from './operatingPoint';
 import { countedAt, latchOf, wordOf, type Part, type Setting } from './parts';
-import { conductorIndexes } from './terminals';
+import { wiringOf } from './terminals';
 
 /** So many changes of a relay's state mean that it chatters. */
 const CHATTER_CHANGES = 10;
@@ -78,16 +78,16 @@ function intoOwnElements(
   { elements, owners }: Assembled,
   part: string,
   terminal: number,
-  ampsOf: (element: Element) => number,
+  ampsOf: (place: number) => number,
 ): number | null {
   let sum = 0;
-  for (let index = owners.indexOf(part); index >= 0 && owners[index] === part; index += 1) {
-    const element = elements[index];
+  for (let place = owners.indexOf(part); place >= 0 && owners[place] === part; place += 1) {
+    const element = elements[place];
     if (!element) break;
-    const starts = firstEnd(element) === terminal;
-    if (!starts && secondEnd(element) !== terminal) continue;
+    const starts = element.a === terminal;
+    if (!starts && element.b !== terminal) continue;
     if (isIdeal(element)) return null;
-    sum += starts ? ampsOf(element) : -ampsOf(element);
+    sum += starts ? ampsOf(place) : -ampsOf(place);
   }
   return sum;
 }
@@ -122,7 +122,7 @@ function solveOnce(netlist: Netlist, setting: Setting, latched: ReadonlySet<stri
   const settled = settle(nodes);
   const voltsAt = (terminal: TerminalRef) => {
     const number = assembled.numberOf(terminal);
-    return number < assembled.count ? (settled.volts[nodes.rowOf(number)] ?? 0) : 0;
+    return number < assembled.count ? (settled.volts[rowOf(nodes, number)] ?? 0) : 0;
   };
   return { assembled, nodes, settled, voltsAt };
 }
@@ -148,27 +148,21 @@ function pointOf(
   latched: ReadonlySet<string>,
   iterations: number,
 ): OperatingPoint {
-  let ideal: ReadonlyMap<Element, number> | undefined;
-  const ampsOf = (element: Element) => {
-    if (isIdeal(element)) {
-      ideal ??= idealCurrents(assembled.elements, nodes, settled, assembled.count);
-      return ideal.get(element) ?? 0;
-    }
-    const [a, b] = [nodes.rowOf(firstEnd(element)), nodes.rowOf(secondEnd(element))];
-    return elementA({ element, a, b }, settled.volts);
+  let ideal: Float64Array | undefined;
+  const ampsOf = (place: number) => {
+    const element = assembled.elements[place];
+    if (!element) return 0;
+    if (!isIdeal(element)) return elementA(element, voltsOver(nodes.topology, place, settled.volts));
+    ideal ??= idealCurrents(nodes, settled.volts, assembled.count);
+    return ideal[place] ?? 0;
   };
   const conductorA = (id: string) => {
-    const element = assembled.conductorAt(conductorIndexes(netlist).get(id) ?? -1);
-    return element ? ampsOf(element) : 0;
+    const index = wiringOf(netlist).joins.indexes.get(id);
+    return index === undefined ? 0 : ampsOf(assembled.ofParts + index);
   };
-  const terminalA = ({ part, terminal }: TerminalRef) => {
+  const terminalA = (terminal: TerminalRef) => {
     let sum = 0;
-    netlist.conductors.forEach(({ from, to }, index) => {
-      const enters = to.part === part && to.terminal === terminal;
-      const leaves = from.part === part && from.terminal === terminal;
-      const element = enters === leaves ? undefined : assembled.conductorAt(index);
-      if (element) sum += (enters ? 1 : -1) * ampsOf(element);
-    });
+    for (const { index, sign } of wiringOf(netlist).joins.endsAt(terminal)) sum += sign * ampsOf(assembled.ofParts + index);
     return sum;
   };
   const partA = (id: string) => {
@@ -186,7 +180,7 @@ function pointOf(
     terminalA,
     partA,
     latched: (id) => latched.has(id),
-    nodeOf: (terminal) => nodes.rowOf(assembled.numberOf(terminal)),
+    nodeOf: (terminal) => rowOf(nodes, assembled.numberOf(terminal)),
     wordOf: (id) => {
       const part = netlist.parts.find((candidate) => candidate.id === id);
       if (!part) return '';

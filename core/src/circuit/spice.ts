@@ -52,8 +52,7 @@ interface Card {
 }
 
 function cardsOf(element: Exclude<Element, { kind: 'link' }>, name: string, { nameOf }: NodeNames): Card[] {
-  const [a, b] =
-    'a' in element ? [nameOf(element.a), nameOf(element.b)] : [nameOf(element.plus), nameOf(element.minus)];
+  const [a, b] = [nameOf(element.a), nameOf(element.b)];
   const card = (text: string, ...nodes: readonly string[]): Card => ({ text, nodes });
   switch (element.kind) {
     case 'resistor':

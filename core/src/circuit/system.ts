@@ -1,5 +1,5 @@
 import type { Element } from './element';
-import { isCurved, restingConductance } from './curved';
+import { restingConductance } from './curved';
 import { eliminate } from './elimination';
 import type { Nodes } from './nodes';
 import type { Topology } from './topology';
@@ -8,69 +8,94 @@ import type { Topology } from './topology';
 const LEAK_S = 1e-12;
 
 /** The nodal equations: a conductance matrix, and the currents fed into each unknown. */
-export interface System {
+export class System {
+  /** Currents fed in, A. */
   readonly right: Float64Array;
+  private readonly diagonal: Float64Array;
+  private readonly entries: Float64Array;
+
+  /**
+   * The equations with motors standing, and with diodes in the states given.
+   * @param islands groups of rows that nothing joins to node 0: one row of each is held
+   * @param conducting places of the diodes that conduct, the rest being open; null: all of them as their resistance
+   */
+  constructor(
+    private readonly nodes: Nodes,
+    islands: Topology['islands'],
+    conducting: ReadonlySet<number> | null,
+  ) {
+    const { unknowns, unknownOf } = nodes.topology.ties;
+    this.diagonal = new Float64Array(unknowns).fill(LEAK_S);
+    this.entries = new Float64Array(nodes.topology.elimination.beside.length);
+    this.right = new Float64Array(unknowns);
+    // The leak is lost beside the large conductances within a floating island, so one of its nodes is held.
+    for (const [held] of islands) {
+      const unknown = held === undefined ? -1 : (unknownOf[held] ?? -1);
+      if (unknown >= 0) this.diagonal[unknown] = (this.diagonal[unknown] ?? 0) + 1;
+    }
+    const { elements } = nodes;
+    for (let place = 0; place < elements.length; place += 1) {
+      const element = elements[place];
+      if (element) this.add(element, place, conducting);
+    }
+  }
+
   /**
    * Solves for the currents fed in and for further right sides, in place, once.
    * @returns false when the equations have no single answer
    */
-  solve(further: readonly Float64Array[]): boolean;
-}
+  solve(further: readonly Float64Array[]): boolean {
+    return eliminate(this.nodes.topology.elimination, this.diagonal, this.entries, [this.right, ...further]);
+  }
 
-/**
- * The equations with motors standing, and with diodes in the states given.
- * @param islands groups of rows that nothing joins to node 0: one row of each is held
- * @param conducting the diodes that conduct, the rest being open; null: all of them as their resistance
- */
-export function equationsOf(
-  nodes: Nodes,
-  islands: Topology['islands'],
-  conducting: ReadonlySet<Element> | null,
-): System {
-  const { topology, aboveV } = nodes;
-  const { unknowns, unknownOf } = topology.ties;
-  const { elimination } = topology;
-  const diagonal = new Float64Array(unknowns).fill(LEAK_S);
-  const entries = new Float64Array(elimination.beside.length);
-  const right = new Float64Array(unknowns);
-  const stamp = (place: number, a: number, b: number, siemens: number) => {
+  private add(element: Element, place: number, conducting: ReadonlySet<number> | null): void {
+    switch (element.kind) {
+      case 'link':
+        return;
+      case 'resistor':
+        this.stamp(place, 1 / element.ohm);
+        return;
+      case 'sink':
+        feedThrough(this.nodes.topology, this.right, place, element.amps);
+        return;
+      case 'source':
+        if (element.ohm === 0) return;
+        this.stamp(place, 1 / element.ohm);
+        feedThrough(this.nodes.topology, this.right, place, -element.emfV / element.ohm);
+        return;
+      case 'diode':
+      case 'motor':
+        if (element.kind === 'motor' || !conducting) {
+          this.stamp(place, restingConductance(element));
+          return;
+        }
+        if (!conducting.has(place)) return;
+        this.stamp(place, 1 / element.ohm);
+        feedThrough(this.nodes.topology, this.right, place, -element.dropV / element.ohm);
+        return;
+      default:
+        element satisfies never;
+    }
+  }
+
+  private stamp(place: number, siemens: number): void {
+    const { topology, aboveV } = this.nodes;
+    const [a, b] = [topology.ends[2 * place] ?? -1, topology.ends[2 * place + 1] ?? -1];
+    const { unknownOf } = topology.ties;
     const [one, other] = [unknownOf[a] ?? -1, unknownOf[b] ?? -1];
     if (one === other) return;
-    if (one >= 0) diagonal[one] = (diagonal[one] ?? 0) + siemens;
-    if (other >= 0) diagonal[other] = (diagonal[other] ?? 0) + siemens;
-    const entry = elimination.entryOf[place] ?? -1;
-    if (entry >= 0) entries[entry] = (entries[entry] ?? 0) - siemens;
+    if (one >= 0) this.diagonal[one] = (this.diagonal[one] ?? 0) + siemens;
+    if (other >= 0) this.diagonal[other] = (this.diagonal[other] ?? 0) + siemens;
+    const entry = topology.elimination.entryOf[place] ?? -1;
+    if (entry >= 0) this.entries[entry] = (this.entries[entry] ?? 0) - siemens;
     const betweenV = (aboveV[a] ?? 0) - (aboveV[b] ?? 0);
-    if (betweenV !== 0) feed(right, one, other, siemens * betweenV);
-  };
-  // The leak is lost beside the large conductances within a floating island, so one of its nodes is held.
-  for (const [held] of islands) {
-    const unknown = held === undefined ? -1 : (unknownOf[held] ?? -1);
-    if (unknown >= 0) diagonal[unknown] = (diagonal[unknown] ?? 0) + 1;
+    if (betweenV !== 0) feed(this.right, one, other, siemens * betweenV);
   }
-  nodes.elements.forEach((placed, place) => {
-    const { element, a, b } = placed;
-    if (element.kind === 'diode' && conducting) {
-      if (!conducting.has(element)) return;
-      stamp(place, a, b, 1 / element.ohm);
-      stampCurrent(topology, right, a, b, -element.dropV / element.ohm);
-    } else if (isCurved(placed)) {
-      stamp(place, a, b, restingConductance(placed.element));
-    } else if (element.kind === 'resistor') {
-      stamp(place, a, b, 1 / element.ohm);
-    } else if (element.kind === 'sink') {
-      stampCurrent(topology, right, a, b, element.amps);
-    } else if (element.kind === 'source' && element.ohm > 0) {
-      stamp(place, a, b, 1 / element.ohm);
-      stampCurrent(topology, right, b, a, element.emfV / element.ohm);
-    }
-  });
-  return { right, solve: (further) => eliminate(elimination, diagonal, entries, [right, ...further]) };
 }
 
-/** A current of `amps` from row `from`, through an element, into row `to`. */
-export function stampCurrent({ ties }: Topology, right: Float64Array, from: number, to: number, amps: number): void {
-  feed(right, ties.unknownOf[from] ?? -1, ties.unknownOf[to] ?? -1, amps);
+/** A current of `amps` through the element at a place, from its first or plus end to the other. */
+export function feedThrough({ ties, ends }: Topology, right: Float64Array, place: number, amps: number): void {
+  feed(right, ties.unknownOf[ends[2 * place] ?? -1] ?? -1, ties.unknownOf[ends[2 * place + 1] ?? -1] ?? -1, amps);
 }
 
 /** Node 0 has no equation. */

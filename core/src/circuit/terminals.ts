@@ -1,7 +1,7 @@
 import { resistance, type Element } from './element';
 import type { NetConductor, Netlist, TerminalRef } from './netlist';
 
-/** Numbers the terminals of a netlist, and the inner nodes of its parts, in the order in which they are met. */
+/** Numbers terminals, and the inner nodes of parts, in the order in which they are met. */
 class TerminalNumbers {
   private readonly byPart = new Map<string, (terminal: string) => number>();
   private counted = 0;
@@ -31,37 +31,76 @@ class TerminalNumbers {
   }
 }
 
-const known = new WeakMap<readonly NetConductor[], TerminalNumbers>();
+/** A conductor that ends at a terminal: where it stands in the list, and whether it leads in (1) or out (−1). */
+export interface ConductorEnd {
+  readonly index: number;
+  readonly sign: 1 | -1;
+}
+
+const NONE: readonly ConductorEnd[] = [];
+
+/** What conductors join, whatever their resistance. */
+class Joins {
+  readonly numbers = new TerminalNumbers();
+  /** Where each conductor stands in the list. */
+  readonly indexes: ReadonlyMap<string, number>;
+  private readonly ends = new Map<number, ConductorEnd[]>();
+
+  constructor(conductors: readonly NetConductor[]) {
+    this.indexes = new Map(conductors.map(({ id }, index) => [id, index]));
+    conductors.forEach(({ from, to }, index) => {
+      const [a, b] = [this.numbers.numberOf(from), this.numbers.numberOf(to)];
+      if (a === b) return;
+      this.addEnd(a, { index, sign: -1 });
+      this.addEnd(b, { index, sign: 1 });
+    });
+  }
+
+  /** The conductors that end at a terminal. One from a terminal to itself is left out. */
+  endsAt(terminal: TerminalRef): readonly ConductorEnd[] {
+    return this.ends.get(this.numbers.numberOf(terminal)) ?? NONE;
+  }
+
+  private addEnd(terminal: number, end: ConductorEnd): void {
+    const known = this.ends.get(terminal);
+    if (known) known.push(end);
+    else this.ends.set(terminal, [end]);
+  }
+}
+
+/** The conductors of a netlist as the solver sees them. */
+export interface Wiring {
+  readonly joins: Joins;
+  /** One element a conductor, in the netlist's order. */
+  readonly elements: readonly Element[];
+}
+
+const known = new WeakMap<readonly NetConductor[], Wiring>();
 
 /**
- * The numbers of a netlist's terminals. A circuit is solved many times with the
- * same wiring (other supplies, other faults), so the numbers are kept with its
- * list of conductors for as long as that lives.
+ * The wiring of a netlist. A circuit is solved many times with the same
+ * conductors (other supplies, other faults), so it is kept with their list for
+ * as long as that lives.
  */
-export function terminalNumbers({ conductors }: Netlist): TerminalNumbers {
-  const numbers = known.get(conductors) ?? new TerminalNumbers();
-  known.set(conductors, numbers);
-  return numbers;
+export function wiringOf({ conductors }: Netlist): Wiring {
+  return known.get(conductors) ?? keep(conductors, new Joins(conductors));
 }
 
-const knownElements = new WeakMap<readonly NetConductor[], readonly Element[]>();
-
-/** The conductors of a netlist as elements in its order, kept with it. */
-export function conductorElements(netlist: Netlist): readonly Element[] {
-  const { conductors } = netlist;
-  const known = knownElements.get(conductors);
-  if (known) return known;
-  const numbers = terminalNumbers(netlist);
-  const elements = conductors.map(({ from, to, ohm }) => resistance(numbers.numberOf(from), numbers.numberOf(to), ohm));
-  knownElements.set(conductors, elements);
-  return elements;
+function keep(conductors: readonly NetConductor[], joins: Joins): Wiring {
+  const elements = conductors.map(({ from, to, ohm }) =>
+    resistance(joins.numbers.numberOf(from), joins.numbers.numberOf(to), ohm),
+  );
+  const wiring = { joins, elements };
+  known.set(conductors, wiring);
+  return wiring;
 }
 
-const knownIndexes = new WeakMap<readonly NetConductor[], ReadonlyMap<string, number>>();
-
-/** Where each conductor stands in the netlist's list, kept with it. */
-export function conductorIndexes({ conductors }: Netlist): ReadonlyMap<string, number> {
-  const indexes = knownIndexes.get(conductors) ?? new Map(conductors.map(({ id }, index) => [id, index]));
-  knownIndexes.set(conductors, indexes);
-  return indexes;
+/**
+ * The netlist with other resistances in its conductors.
+ * @param ohms by conductor, Ω; one that is not among them keeps its own
+ */
+export function withOhms(netlist: Netlist, ohms: ReadonlyMap<string, number>): Netlist {
+  const conductors = netlist.conductors.map(({ id, from, to, ohm }) => ({ id, from, to, ohm: ohms.get(id) ?? ohm }));
+  keep(conductors, wiringOf(netlist).joins);
+  return { ...netlist, conductors };
 }

@@ -1,4 +1,4 @@
-import { firstEnd, secondEnd, type Element } from './element';
+import type { Element } from './element';
 import { planElimination, type Elimination } from './elimination';
 import { JoinedNumbers } from './joinedNumbers';
 
@@ -8,8 +8,11 @@ export interface Topology {
   readonly count: number;
   /** Row of each terminal, −1 for node 0 and for one that no element touches. */
   readonly rows: Int32Array;
-  /** Rows at the two ends of each element that is no link, in their order. */
+  /** Rows at the two ends of each element, two by two; a link's are the same. */
   readonly ends: Int32Array;
+  /** Places of the motors that are not open. */
+  readonly motors: readonly number[];
+  readonly diodes: readonly number[];
   /** Groups of rows that nothing conducting joins to node 0, with every diode taken as conducting. */
   readonly islands: readonly (readonly number[])[];
   readonly ties: Ties;
@@ -24,7 +27,7 @@ export interface Ties {
   readonly unknowns: number;
   /** Which unknown the volts of a row go with, −1 for none. */
   readonly unknownOf: Int32Array;
-  /** Of each ideal source, its place among the elements that are no link, and how far it lifts each row above its unknown, V per V. */
+  /** Of each ideal source, its place among the elements, and how far it lifts each row above its unknown, V per V. */
   readonly lifts: readonly { readonly place: number; readonly perV: Float64Array }[];
   /** Place of an ideal source that is shorted or closes a loop of such; −1 for none. */
   readonly loop: number;
@@ -63,18 +66,30 @@ function keyOf(elements: readonly Element[], count: number, ground: number): Int
   let at = 2;
   for (const element of elements) {
     key[at] = kindCode(element);
-    key[at + 1] = firstEnd(element);
-    key[at + 2] = secondEnd(element);
+    key[at + 1] = element.a;
+    key[at + 2] = element.b;
     at += 3;
   }
   return key;
 }
 
 function kindCode(element: Element): number {
-  if (element.kind === 'link') return 2;
-  if (element.kind === 'diode') return 4;
-  if (element.kind === 'source' && element.ohm === 0) return 3;
-  return conducts(element) ? 1 : 0;
+  switch (element.kind) {
+    case 'link':
+      return 2;
+    case 'source':
+      return element.ohm === 0 ? 3 : 1;
+    case 'diode':
+      return 4;
+    case 'motor':
+      return element.condition === 'open' ? 0 : 5;
+    case 'sink':
+      return 0;
+    case 'resistor':
+      return 1;
+    default:
+      return element satisfies never;
+  }
 }
 
 /** FNV-1a over the words of a key. */
@@ -104,19 +119,30 @@ function findTopology(elements: readonly Element[], count: number, ground: numbe
     }
     return ofRoot[root] ?? -1;
   };
-  const placed = elements.filter(({ kind }) => kind !== 'link');
-  const ends = Int32Array.from(placed.flatMap((element) => [rowOf(firstEnd(element)), rowOf(secondEnd(element))]));
+  const ends = new Int32Array(2 * elements.length);
+  elements.forEach(({ kind, a, b }, place) => {
+    if (kind === 'link') return;
+    ends[2 * place] = rowOf(a);
+    ends[2 * place + 1] = rowOf(b);
+  });
   const rows = new Int32Array(count);
   for (let terminal = 0; terminal < count; terminal += 1) {
     // A terminal that only links touch has no row: it carries nothing, and reads as node 0.
     rows[terminal] = Math.max(-1, ofRoot[joined.rootOf(terminal)] ?? -1);
   }
-  const ties = tiesOf(placed, ends, rowCount);
+  elements.forEach(({ kind, a }, place) => {
+    if (kind === 'link') ends.fill(rows[a] ?? -1, 2 * place, 2 * place + 2);
+  });
+  const ties = tiesOf(elements, ends, rowCount);
+  const placesOf = (wanted: Element['kind']) =>
+    elements.flatMap((element, place) => (element.kind === wanted && conducts(element) ? [place] : []));
   return {
     count: rowCount,
     rows,
     ends,
-    islands: islandsOf(ends, rowCount, (place) => conducts(placed[place])),
+    motors: placesOf('motor'),
+    diodes: placesOf('diode'),
+    islands: islandsOf(ends, rowCount, (place) => conducts(elements[place])),
     ties,
     elimination: planElimination(
       ties.unknowns,
@@ -127,8 +153,8 @@ function findTopology(elements: readonly Element[], count: number, ground: numbe
 }
 
 /** Joins the rows at the two sides of each ideal source. */
-function tiesOf(placed: readonly Element[], ends: Int32Array, count: number): Ties {
-  const ideal = placed.flatMap((element, place) => (element.kind === 'source' && element.ohm === 0 ? [place] : []));
+function tiesOf(elements: readonly Element[], ends: Int32Array, count: number): Ties {
+  const ideal = elements.flatMap((element, place) => (element.kind === 'source' && element.ohm === 0 ? [place] : []));
   // Row −1 is node 0; here it has the place after the last row.
   const leader = Int32Array.from({ length: count + 1 }, (_, row) => row);
   const lifts = ideal.map((place) => ({ place, perV: new Float64Array(count + 1) }));

@@ -1,5 +1,5 @@
 import { defaults } from '../../reference';
-import type { Element } from '../element';
+import { resistance, source, type Element } from '../element';
 import type { PartKind } from './part';
 
 /**
@@ -25,7 +25,7 @@ export const alarm: PartKind<AlarmPart> = {
     if (ownV !== undefined) {
       // Sounder and light stand in the loop with its battery, so muting makes the loop draw less.
       const ohm = muted ? defaults.alarmLightOhm : parallelOhm(defaults.alarmOhm, defaults.alarmLightOhm);
-      return [{ kind: 'source', plus, minus, emfV: ownV, ohm }];
+      return [source(plus, minus, ownV, ohm)];
     }
     return loads(plus, minus, muted);
   },
@@ -42,8 +42,8 @@ const ALARM_TRIPS_A = 0.002;
 
 function loads(plus: number, minus: number, muted: boolean): Element[] {
   return [
-    { kind: 'resistor', a: plus, b: minus, ohm: defaults.alarmLightOhm },
-    ...(muted ? [] : [{ kind: 'resistor', a: plus, b: minus, ohm: defaults.alarmOhm } as const]),
+    resistance(plus, minus, defaults.alarmLightOhm),
+    ...(muted ? [] : [resistance(plus, minus, defaults.alarmOhm)]),
   ];
 }
 

@@ -1,3 +1,4 @@
+import { source } from '../element';
 import type { PartKind } from './part';
 
 /** A battery: EMF behind an internal resistance, which may be 0 where volts are given at the posts. */
@@ -13,9 +14,7 @@ const SPEAKS_FROM_A = 5e-4;
 export const battery: PartKind<BatteryPart> = {
   exit: 'plus',
   terminals: () => ['plus', 'minus'],
-  elements: (part, node) => [
-    { kind: 'source', plus: node('plus'), minus: node('minus'), emfV: part.emfV, ohm: part.internalOhm },
-  ],
+  elements: (part, node) => [source(node('plus'), node('minus'), part.emfV, part.internalOhm)],
   word: (_part, { amps }) =>
     amps > SPEAKS_FROM_A ? 'delivering' : amps < -SPEAKS_FROM_A ? 'taking charge' : 'at rest',
 };

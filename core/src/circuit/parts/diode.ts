@@ -1,4 +1,5 @@
 import { defaults } from '../../reference';
+import { diodeBetween } from '../element';
 import type { PartKind } from './part';
 
 /** A diode: conducts from anode to cathode only. */
@@ -10,14 +11,6 @@ export interface DiodePart {
 export const diode: PartKind<DiodePart> = {
   entry: 'anode',
   terminals: () => ['anode', 'cathode'],
-  elements: (_part, node) => [
-    {
-      kind: 'diode',
-      plus: node('anode'),
-      minus: node('cathode'),
-      dropV: defaults.diodeDropV,
-      ohm: defaults.diodeOhm,
-    },
-  ],
+  elements: (_part, node) => [diodeBetween(node('anode'), node('cathode'), defaults.diodeDropV, defaults.diodeOhm)],
   word: (_part, { amps }) => (amps > 1e-6 ? 'conducting' : 'blocking'),
 };

@@ -1,5 +1,5 @@
 import { defaults } from '../../reference';
-import type { Element } from '../element';
+import { diodeBetween, type Element } from '../element';
 
 /** Whether electronics work: awake from one voltage, asleep below another. */
 export function works(volts: number, working: boolean): boolean {
@@ -9,5 +9,5 @@ export function works(volts: number, working: boolean): boolean {
 /** What electronics draw when they have volts the right way round: 5 mA at 12 V, nothing reversed. */
 export function standingDraw(plus: number, minus: number): Element {
   const { labelV, diodeDropV, sensorDrawA } = defaults;
-  return { kind: 'diode', plus, minus, dropV: diodeDropV, ohm: (labelV - diodeDropV) / sensorDrawA };
+  return diodeBetween(plus, minus, diodeDropV, (labelV - diodeDropV) / sensorDrawA);
 }

@@ -1,4 +1,5 @@
 import { defaults } from '../../reference';
+import { diodeBetween, resistance } from '../element';
 import type { PartKind } from './part';
 
 /** An indicator light: a LED with its resistor, or a filament pilot lamp. */
@@ -15,9 +16,11 @@ export const lamp: PartKind<LampPart> = {
   terminals: () => ['plus', 'minus'],
   elements: (part, node) => {
     const [plus, minus] = [node('plus'), node('minus')];
-    return part.lamp === 'led'
-      ? [{ kind: 'diode', plus, minus, dropV: defaults.ledDropV, ohm: defaults.ledOhm }]
-      : [{ kind: 'resistor', a: plus, b: minus, ohm: defaults.pilotLampOhm }];
+    return [
+      part.lamp === 'led'
+        ? diodeBetween(plus, minus, defaults.ledDropV, defaults.ledOhm)
+        : resistance(plus, minus, defaults.pilotLampOhm),
+    ];
   },
   word: ({ lamp: kind }, { amps, volts }) =>
     kind === 'led' ? (amps >= defaults.ledLitA ? 'lit' : 'dark') : filamentWord(volts('plus') - volts('minus')),

@@ -1,4 +1,4 @@
-import { resistance } from '../element';
+import { resistance, sink, source } from '../element';
 import type { PartKind } from './part';
 
 /** A meter or test lamp between two probes: a resistance, or the small current of an ohmmeter. */
@@ -15,8 +15,8 @@ export const meter: PartKind<MeterPart> = {
   elements: (part, node) => {
     const [red, black] = [node('red'), node('black')];
     if ('ohm' in part) return [resistance(red, black, part.ohm)];
-    if ('fedA' in part) return [{ kind: 'sink', plus: black, minus: red, amps: part.fedA }];
-    return [{ kind: 'source', plus: red, minus: black, emfV: part.heldV, ohm: OWN_OHM }];
+    if ('fedA' in part) return [sink(black, red, part.fedA)];
+    return [source(red, black, part.heldV, OWN_OHM)];
   },
   word: () => 'between its probes',
 };

@@ -1,3 +1,4 @@
+import { link } from '../element';
 import type { PartKind } from './part';
 
 /** The boat's negative bus. Its own cable to the battery is the boat's main negative and is taken as ideal. */
@@ -10,6 +11,6 @@ export interface NegativeBusPart {
 
 export const negativeBus: PartKind<NegativeBusPart> = {
   terminals: (part) => ['main', ...part.studs],
-  elements: (part, node) => part.studs.map((stud) => ({ kind: 'link', a: node(stud), b: node('main') })),
+  elements: (part, node) => part.studs.map((stud) => link(node(stud), node('main'))),
   word: () => 'joined',
 };

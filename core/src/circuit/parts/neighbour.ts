@@ -1,4 +1,4 @@
-import { resistance } from '../element';
+import { motorBetween, resistance } from '../element';
 import { motorAt, type Motor } from '../motor';
 import type { PartKind } from './part';
 
@@ -21,7 +21,7 @@ export const neighbour: PartKind<NeighbourPart> = {
   terminals: () => ['plus', 'post', 'minus'],
   elements: (part, node, { setting }) => [
     ...(setting.switches[part.id] === 'manual' ? [resistance(node('plus'), node('post'), part.feedOhm)] : []),
-    { kind: 'motor', plus: node('post'), minus: node('minus'), motor: part.motor, condition: 'sound' },
+    motorBetween(node('post'), node('minus'), part.motor, 'sound'),
   ],
   word: (part, { setting, volts }) => {
     const turns = motorAt(part.motor, volts('post') - volts('minus')).speedRatio > 0;

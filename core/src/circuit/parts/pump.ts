@@ -1,4 +1,4 @@
-import { resistance } from '../element';
+import { link, motorBetween, resistance, sink } from '../element';
 import { motorAt, startingV, type Motor, type MotorCondition } from '../motor';
 import { works } from './electronics';
 import { isUp, type Floating, type PartKind } from './part';
@@ -35,10 +35,10 @@ export const pump: PartKind<PumpPart> = {
     return [
       ...(starts ? [resistance(node('auto'), plus, inside.contactOhm)] : []),
       part.sinkA !== undefined
-        ? { kind: 'sink', plus, minus, amps: part.sinkA }
+        ? sink(plus, minus, part.sinkA)
         : part.condition === 'shorted'
-          ? { kind: 'link', a: plus, b: minus }
-          : { kind: 'motor', plus, minus, motor: part.motor, condition: part.condition },
+          ? link(plus, minus)
+          : motorBetween(plus, minus, part.motor, part.condition),
     ];
   },
   word: (part, { volts }) => {

@@ -1,5 +1,5 @@
 import { defaults } from '../../reference';
-import { resistance, type Element } from '../element';
+import { diodeBetween, resistance, type Element } from '../element';
 import type { PartKind } from './part';
 
 /**
@@ -35,15 +35,15 @@ export const relay: PartKind<RelayPart> = {
 };
 
 function coil(part: RelayPart, plus: number, minus: number): readonly Element[] {
-  return [{ kind: 'resistor', a: plus, b: minus, ohm: part.coilOhm }, ...suppressor(part, plus, minus)];
+  return [resistance(plus, minus, part.coilOhm), ...suppressor(part, plus, minus)];
 }
 
 function suppressor({ suppression }: RelayPart, plus: number, minus: number): readonly Element[] {
   switch (suppression) {
     case 'diode':
-      return [{ kind: 'diode', plus: minus, minus: plus, dropV: defaults.diodeDropV, ohm: defaults.diodeOhm }];
+      return [diodeBetween(minus, plus, defaults.diodeDropV, defaults.diodeOhm)];
     case 'resistor':
-      return [{ kind: 'resistor', a: plus, b: minus, ohm: defaults.suppressionOhm }];
+      return [resistance(plus, minus, defaults.suppressionOhm)];
     case 'none':
       return [];
     default:

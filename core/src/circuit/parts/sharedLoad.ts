@@ -1,3 +1,4 @@
+import { motorBetween, sink } from '../element';
 import type { Motor } from '../motor';
 import type { PartKind } from './part';
 
@@ -17,9 +18,7 @@ export const sharedLoad: PartKind<SharedLoadPart> = {
   elements: (part, node, { setting }) => {
     if (setting.switches[part.id] !== 'manual') return [];
     const [plus, minus] = [node('plus'), node('minus')];
-    return part.sinkA === undefined
-      ? [{ kind: 'motor', plus, minus, motor: part.motor, condition: 'sound' }]
-      : [{ kind: 'sink', plus, minus, amps: part.sinkA }];
+    return [part.sinkA === undefined ? motorBetween(plus, minus, part.motor, 'sound') : sink(plus, minus, part.sinkA)];
   },
   word: ({ id }, { setting }) => (setting.switches[id] === 'manual' ? 'running' : 'off'),
 };

@@ -1,4 +1,4 @@
-import { resistance } from '../element';
+import { link, resistance } from '../element';
 import { floatWord, isUp, type Floating, type PartKind } from './part';
 
 /**
@@ -15,8 +15,8 @@ export const throughFloat: PartKind<ThroughFloatPart> = {
   entry: 'supply',
   terminals: () => ['supply', 'manual', 'pump-plus', 'pump-minus', 'return'],
   elements: (part, node, { setting }) => [
-    { kind: 'link', a: node('manual'), b: node('pump-plus') },
-    { kind: 'link', a: node('pump-minus'), b: node('return') },
+    link(node('manual'), node('pump-plus')),
+    link(node('pump-minus'), node('return')),
     ...(isUp(part, setting) ? [resistance(node('supply'), node('pump-plus'), part.contactOhm)] : []),
   ],
   word: (part, { setting }) => floatWord(part, setting),
