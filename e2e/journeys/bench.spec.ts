@@ -150,7 +150,7 @@ test('a conductor is moved in the drawing, the findings follow, and it goes back
 });
 
 test('every scheme is drawn and solved on the bench', async ({ page, request }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const job = await addBoat(request, benchBoat('Schemes'));
   const { boat } = placesOf(job);
   const plain = firstCircuit(job);

@@ -64,7 +64,7 @@ test('a dead server during typing loses nothing', async ({ page, request, contex
   await page.getByLabel('Source to panel, one way, in m').fill('2.2');
   await expect(page.getByText('Kept on this device, server away')).toBeVisible();
   await context.unroute('**/api/**');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 12_000 });
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.2);
 });
 
@@ -108,7 +108,7 @@ test('two tabs that changed different things are saved together, and what both c
   await other.getByLabel('Panel to bilge, one way, in m').fill('7.7');
   await other.getByLabel('Pump amperes, in A').fill('4');
   await other.unroute('**/api/boats/*');
-  await expect(other.getByText('Changed on both sides')).toBeVisible({ timeout: 15_000 });
+  await expect(other.getByText('Changed on both sides')).toBeVisible();
   await other.getByRole('radio', { name: 'Other: 3\u00a0A' }).click();
   await other.getByRole('button', { name: 'Save both together' }).click();
   await expect

@@ -7,17 +7,24 @@ export type Database = NodePgDatabase;
 
 export interface Connection {
   readonly database: Database;
-  /** Resolves when the database answers. @throws when it does not within two seconds. */
+  /** Resolves when the database answers. @throws when it cannot be reached within five seconds. */
   ping(): Promise<void>;
   close(): Promise<void>;
 }
 
 /**
  * Opens a pool on the database. A lost connection is reported to `onLost` and
- * replaced at the next query.
+ * replaced at the next query; idle ones are kept, since a new one costs a busy
+ * machine far more than the query.
  */
 export function connect(url: string, onLost: (error: Error) => void): Connection {
-  const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 2000, statement_timeout: 10_000 });
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 8,
+    idleTimeoutMillis: 0,
+    connectionTimeoutMillis: 5000,
+    statement_timeout: 10_000,
+  });
   pool.on('error', onLost);
   // A connection in use tells of its loss here, beside failing its query; unheard, that would end the process.
   pool.on('connect', (client) => client.on('error', onLost));
