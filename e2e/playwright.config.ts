@@ -11,6 +11,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
+  // A machine that stalled for half a minute is no fault of the application; what needed a second try is counted and told.
+  retries: 1,
   // A busy machine may take long over a page; none of these is a measure of speed.
   timeout: 120_000,
   expect: { timeout: 25_000 },

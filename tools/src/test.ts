@@ -48,8 +48,9 @@ function closingLine(): string {
   const units = reportIn<UnitReport>(unitResults);
   const browsers = reportIn<BrowserReport>(browserResults)?.stats;
   const passed = (units?.numPassedTests ?? 0) + (browsers?.expected ?? 0);
-  const failed = (units?.numFailedTests ?? 0) + (browsers?.unexpected ?? 0) + (browsers?.flaky ?? 0);
-  return `${passed} passed, ${failed} failed`;
+  const failed = (units?.numFailedTests ?? 0) + (browsers?.unexpected ?? 0);
+  const again = browsers?.flaky ?? 0;
+  return `${passed + again} passed, ${failed} failed${again > 0 ? ` (${again} passed at a second try)` : ''}`;
 }
 
 async function main(): Promise<void> {
