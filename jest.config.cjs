@@ -31,6 +31,8 @@ const translated = [
 
 module.exports = {
   testTimeout: 120_000,
+  // Jest leaves one core free; here most files wait for other processes, so all cores are used.
+  maxWorkers: '100%',
   projects: [
     node('core'),
     {

@@ -92,7 +92,13 @@ function besideNgspice(): CoreFigures['besideNgspice'] {
   };
 }
 
-const assessMs = roundsMs(cases.map(({ job }) => () => assess(job)));
+const assessMs = roundsMs(
+  cases.map(
+    ({ job }) =>
+      () =>
+        assess(job),
+  ),
+);
 
 const figures: CoreFigures = {
   assess: cases.map(({ job, circuit, alone }, index) => ({

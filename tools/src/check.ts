@@ -1,3 +1,3 @@
 import { allChecks } from './checks';
 
-process.exit(allChecks() ? 0 : 1);
+process.exit((await allChecks()) ? 0 : 1);

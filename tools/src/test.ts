@@ -66,7 +66,7 @@ async function main(): Promise<void> {
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
   const outcomes = [
-    wanted('checks') ? allChecks() : true,
+    wanted('checks') ? await allChecks() : true,
     wanted('unit') ? unit() : true,
     wanted('browser') ? await browser() : true,
   ];

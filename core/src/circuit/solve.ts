@@ -162,7 +162,8 @@ function pointOf(
   };
   const terminalA = (terminal: TerminalRef) => {
     let sum = 0;
-    for (const { index, sign } of wiringOf(netlist).joins.endsAt(terminal)) sum += sign * ampsOf(assembled.ofParts + index);
+    for (const { index, sign } of wiringOf(netlist).joins.endsAt(terminal))
+      sum += sign * ampsOf(assembled.ofParts + index);
     return sum;
   };
   const partA = (id: string) => {
