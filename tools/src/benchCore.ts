@@ -10,6 +10,8 @@ import { waterFigures, type WaterFigures } from './benchWater';
 import { medianMs, roundsMs, type RoundsMs } from './median';
 
 export interface CoreFigures {
+  /** A fixed loop of plain arithmetic, median, ms: by it figures of other machines and moments can be compared. */
+  readonly machineMs: number;
   /** Of each demo circuit, ms. */
   readonly assess: readonly (RoundsMs & {
     readonly boat: string;
@@ -100,7 +102,17 @@ const assessMs = roundsMs(
   ),
 );
 
+/** Ten million steps that no compiler can leave out. */
+function fixedLoop(): number {
+  let state = 1;
+  for (let step = 0; step < 1e7; step += 1) state = (Math.imul(state, 1_664_525) + 1_013_904_223) | 0;
+  return state;
+}
+
 const figures: CoreFigures = {
+  machineMs: medianMs(() => {
+    if (fixedLoop() === 0) throw new Error('The loop was left out.');
+  }, 15),
   assess: cases.map(({ job, circuit, alone }, index) => ({
     boat: job.boat.name,
     circuit,

@@ -20,7 +20,7 @@ import { conductorFacts } from './conductors';
 import { needsOf, type Need } from './needs';
 import { protectionFacts, ratingInForce, withRating } from './protection';
 import { leastBy, runningSettings, solveIn, withSupply, type Solved } from './settings';
-import { ohmsAt, proposeSize, sizeNamed, worstDrop, type NamedSize } from './sizing';
+import { dropInForce, ohmsAt, proposeSize, sizeNamed, type NamedSize } from './sizing';
 import type { Surroundings } from './surroundings';
 import { pumpEffect, tryFixes, type Judged } from './tryFixes';
 import { waterFactsOf } from './waterFacts';
@@ -99,14 +99,15 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
   );
   const settings = known ?? runningSettings(unsized, plan.ids.pump);
   const question = { plan, netlist: unsized, family, dropSchool, designCurrentA, rating: answer, settings, fixed };
-  const { size: proposed, noSize } = proposeSize(question);
+  const sizing = proposeSize(question);
+  const { size: proposed, noSize } = sizing;
   const proposedFor = (conductor: PlannedConductor) =>
     sizeNamed(fixed[conductor.id] ?? conductor.givenSize ?? proposed.size);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposedFor);
   const ohms = ohmsAt(plan.conductors, sizeOf);
   const planned = withOhms(unsized, ohms);
   const netlist = netlistAsWired(planned, plan, circuit);
-  const drop = worstDrop(question, ohms);
+  const drop = dropInForce(question, sizing, ohms);
   const behaviour = behaviourOf(netlist, plan, circuit, emfOf(netlist), settings);
   const supplies = [...defaults.suppliesV].map((supplyV) => ({
     supplyV,

@@ -28,9 +28,17 @@ export interface SizingQuestion {
   readonly fixed: Readonly<Record<string, string>>;
 }
 
+/** A circuit with one size throughout, solved. */
+interface Throughout {
+  /** By conductor, Ω. */
+  readonly ohms: ReadonlyMap<string, number>;
+  readonly drop: Drop;
+}
+
 export interface SizingAnswer {
   readonly size: ConductorSize;
   readonly noSize: NoSize | null;
+  readonly throughout: Throughout;
 }
 
 const SLACK = 1 + 1e-9;
@@ -83,25 +91,35 @@ export function proposeSize(question: SizingQuestion): SizingAnswer {
   const from = sizes.findIndex((row) => row.size === minimumSize[question.family]);
   const candidates = some(sizes.slice(from), 'The table of sizes is empty.');
   const [smallest] = candidates;
-  const largest = candidates[candidates.length - 1] ?? smallest;
-  // With one size and fixed currents, drop is a straight line over the size's resistance: two solutions serve all.
-  const most = dropThroughout(question, smallest);
-  const least = dropThroughout(question, largest);
-  const perOhmPerKm = (most.dropV - least.dropV) / (smallest.ohmPerKm20C - largest.ohmPerKm20C);
+  const most = throughout(question, smallest);
   const free = question.plan.conductors
     .filter(({ id, duty }) => duty === 'pump' && question.fixed[id] === undefined)
-    .map((conductor) => ({ conductor, mostA: mostA(most.solved, conductor.id) }));
-  const limitOf = (size: ConductorSize) =>
-    brokenLimit(question, free, size, least.dropV + perOhmPerKm * (size.ohmPerKm20C - largest.ohmPerKm20C));
-  const fits = candidates.find((size) => limitOf(size) === null);
-  if (fits) return { size: fits, noSize: null };
-  const broken = limitOf(largest);
-  return { size: largest, noSize: broken && { largest: largest.size, ...broken } };
+    .map((conductor) => ({ conductor, mostA: mostA(most.drop.solved, conductor.id) }));
+  const limitOf = (size: ConductorSize, dropV: number) => brokenLimit(question, free, size, dropV);
+  // Were the whole drop to go with the size’s resistance: no smaller size can serve. From there on each is solved.
+  const guess = candidates.findIndex(
+    (size) => limitOf(size, (most.drop.dropV * size.ohmPerKm20C) / smallest.ohmPerKm20C) === null,
+  );
+  const worthSolving = candidates.slice(guess < 0 ? -1 : guess);
+  let last = most;
+  for (const size of worthSolving) {
+    last = size === smallest ? most : throughout(question, size);
+    if (limitOf(size, last.drop.dropV) === null) return { size, noSize: null, throughout: last };
+  }
+  const largest = candidates[candidates.length - 1] ?? smallest;
+  const broken = limitOf(largest, last.drop.dropV);
+  return { size: largest, noSize: broken && { largest: largest.size, ...broken }, throughout: last };
+}
+
+/** What is lost with one size in every conductor that is free to take it. */
+function throughout(question: SizingQuestion, { size }: ConductorSize): Throughout {
+  const ohms = ohmsThroughout(question, size);
+  return { ohms, drop: worstDrop(question, ohms) };
 }
 
 /** The drop with one size in every conductor that is free to take it. */
-export function dropThroughout(question: SizingQuestion, { size }: ConductorSize): Drop {
-  return worstDrop(question, ohmsThroughout(question, size));
+export function dropThroughout(question: SizingQuestion, size: ConductorSize): Drop {
+  return throughout(question, size).drop;
 }
 
 /** Resistances with one size in every conductor that is free to take it, Ω. */
@@ -144,8 +162,18 @@ export interface Drop {
   readonly solved: readonly Solved[];
 }
 
+/** The drop at the resistances in force, which are most often those just solved. */
+export function dropInForce(
+  question: SizingQuestion,
+  { throughout: known }: SizingAnswer,
+  ohms: ReadonlyMap<string, number>,
+): Drop {
+  const same = [...ohms].every(([id, ohm]) => known.ohms.get(id) === ohm);
+  return same ? known.drop : worstDrop(question, ohms);
+}
+
 /** Volts lost in the conductors at design current, in the setting that loses most. */
-export function worstDrop(
+function worstDrop(
   { plan, netlist, designCurrentA, settings }: Pick<SizingQuestion, 'plan' | 'netlist' | 'designCurrentA' | 'settings'>,
   ohms: ReadonlyMap<string, number>,
 ): Drop {
