@@ -68,6 +68,30 @@ describe('sizing', () => {
     );
   });
 
+  it('is the first size that serves, each of them tried throughout', () => {
+    const schools = { critical: 3, general: 10 } as const;
+    fc.assert(
+      fc.property(anySurvey, fc.constantFrom('critical', 'general'), ({ family, ...given }, dropSchool) => {
+        const proposed = sized({ ...given, choices: { family, dropSchool } });
+        if (proposed.facts.noSize) return;
+        const { ratingA } = proposed.facts.protection;
+        const free = proposed.facts.conductors.filter(({ planned }) => planned.duty === 'pump');
+        const serves = (size: string) => {
+          const conductors = Object.fromEntries(free.map(({ planned }) => [planned.id, size]));
+          const { facts } = sized({ ...given, choices: { family, dropSchool, conductors } });
+          const sound = facts.conductors
+            .filter(({ planned }) => planned.duty === 'pump')
+            .every(({ ampacity, designA }) => designA <= ampacity.amps && ratingA <= 1.5 * ampacity.amps);
+          return sound && facts.dropPercent <= schools[dropSchool];
+        };
+        const least = free[0]?.leastSize ?? '';
+        const allowed = sizesOf(family).slice(sizesOf(family).indexOf(least));
+        expect(sizeOf(proposed, 'manual')).toBe(allowed.find(serves));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
   it('never drops more with a larger conductor', () => {
     fc.assert(
       fc.property(

@@ -41,7 +41,7 @@ export function idealCurrents({ elements, topology }: Nodes, volts: Float64Array
   for (const { place, a, b, terminal } of lastAt) {
     const amps = into[terminal] ?? 0;
     const other = terminal === a ? b : a;
-    currents[place] = terminal === a ? amps : -amps;
+    currents[place] = terminal === a ? amps : 0 - amps;
     into[other] = (into[other] ?? 0) + amps;
   }
   for (const ring of rings) solveRing(ring, into, currents);
