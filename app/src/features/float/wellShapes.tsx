@@ -148,6 +148,8 @@ export function PieceShape({
   }
   const [on, off] = [scale.y(piece.place.zM + piece.onM), scale.y(piece.place.zM + piece.offM)];
   const body = up ? on : Math.min(base - 5, off);
+  // The frame about the chosen piece would cross its words.
+  const reach = taken ? 24 : 9;
   return (
     <G>
       {beside === 0 ? null : (
@@ -155,7 +157,7 @@ export function PieceShape({
       )}
       <Line x1={x} x2={x} y1={base} y2={on - 4} stroke={ink} strokeWidth={2} />
       <Path d={`M${x - 10} ${base} h20`} stroke={ink} strokeWidth={4} />
-      <Path d={`M${x + 3} ${on} h9 M${x + 3} ${off} h9`} stroke={ink} strokeWidth={2} />
+      <Path d={`M${x + 3} ${on} h${reach} M${x + 3} ${off} h${reach}`} stroke={ink} strokeWidth={2} />
       <Rect
         x={x - 9}
         y={body - 6}
@@ -166,11 +168,11 @@ export function PieceShape({
         stroke={ink}
         strokeWidth={2}
       />
-      <SvgText x={x + 15} y={on + 4} fontFamily={fonts.regular} fontSize={11} fill={palette.muted}>
+      <SvgText x={x + reach + 6} y={on + 4} fontFamily={fonts.regular} fontSize={11} fill={palette.text}>
         on
       </SvgText>
       {off - on > 11 ? (
-        <SvgText x={x + 15} y={off + 4} fontFamily={fonts.regular} fontSize={11} fill={palette.muted}>
+        <SvgText x={x + reach + 6} y={off + 4} fontFamily={fonts.regular} fontSize={11} fill={palette.text}>
           off
         </SvgText>
       ) : null}
