@@ -47,6 +47,7 @@ module.exports = {
       rootDir: '<rootDir>/app',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      transform: { '\\.mjs$': '<rootDir>/../tools/jestEsbuild.cjs' },
       transformIgnorePatterns: [`node_modules/(?!(${translated.join('|')}))`],
       moduleNameMapper: coreMap,
     },

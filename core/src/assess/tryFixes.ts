@@ -1,6 +1,16 @@
-import type { WaterFacts, CircuitFacts, Finding, Fix, FixIdea, Judgement, Severity } from '../findings';
+import {
+  inFlow,
+  inMillimetres,
+  type CircuitFacts,
+  type Finding,
+  type Fix,
+  type FixIdea,
+  type Judgement,
+  type Severity,
+  type WaterFacts,
+} from '../findings';
 import { defaults } from '../reference';
-import { formatAmps, formatOpening, formatPercent, formatQuantity, formatVolts } from '../units';
+import { formatAmps, formatOpening, formatPercent, formatVolts } from '../units';
 import type { Opening } from '../wiring';
 import type { Circuit } from '../job';
 
@@ -115,12 +125,12 @@ function moved<Facts>(rows: readonly Row<Facts>[], before: Judged<Facts>, after:
 }
 
 function heightWords(metres: number | undefined): string {
-  return metres === undefined ? 'open' : formatQuantity(metres, 'shortLength', 'metric');
+  return metres === undefined ? 'open' : inMillimetres(metres);
 }
 
 function flowWords({ water }: CircuitFacts): string {
   const row = water?.poses[0]?.operating.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
-  return row ? formatQuantity(row.flowLPerH, 'flow', 'metric', 0) : 'not known';
+  return row ? inFlow(row.flowLPerH) : 'not known';
 }
 
 function openingWords(opening: Opening): string {

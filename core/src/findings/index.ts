@@ -55,5 +55,5 @@ export function judgeAlarm(facts: AlarmFacts): Judgement[] {
 export * from './facts';
 export * from './finding';
 export * from './waterFacts';
-export { boundInWords } from './waterWords';
+export { boundInWords, inFlow, inMillimetres } from './waterWords';
 export { hoseBoresM } from './waterFixes';

@@ -157,13 +157,14 @@ function PieceFields({
 }
 
 function FloatKind({ index, water }: { readonly index: number; readonly water: WaterFacts }) {
+  const units = useUnits();
   const at = ['circuits', index, 'water', 'float'] as const;
   const { float, sensor } = water;
   if (!float || sensor === null || sensor === 'timer' || sensor === 'integral') return null;
   return (
     <More
       title="Kind and trip heights"
-      summary={`${sensor}, on at ${Math.round(float.onM * 1000)} mm, off at ${Math.round(float.offM * 1000)} mm over its base`}
+      summary={`${sensor}, on at ${formatQuantity(float.onM, 'shortLength', units)}, off at ${formatQuantity(float.offM, 'shortLength', units)} over its base`}
       alone
     >
       <ChoiceField

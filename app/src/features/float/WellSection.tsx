@@ -93,7 +93,7 @@ export function WellSection(props: WellSectionProps) {
   });
   return (
     <Box style={{ width, height }}>
-      <Svg width={width} height={height} aria-label={sectionInWords(props)} role="img">
+      <Svg width={width} height={height} aria-label={sectionInWords(props, millimetres)} role="img">
         {waterOutlines(section, levelM).map((outline, index) => (
           <Path key={index} d={`${line(outline)} Z`} fill={palette.water} fillOpacity={0.85} />
         ))}
@@ -152,7 +152,7 @@ export function WellSection(props: WellSectionProps) {
             {words}
           </SvgText>
         ))}
-        <ScaleBar scale={scale} height={height} palette={palette} />
+        <ScaleBar scale={scale} height={height} units={units} palette={palette} />
       </Svg>
       {pieces
         .filter((piece) => scale.x(acrossOf(piece.place)) < right && scale.x(acrossOf(piece.place)) > 0)
@@ -186,9 +186,12 @@ function onTop(pump: WellPiece, float: WellPiece, scale: Scale, acrossOf: (place
 }
 
 /** What a screen reader hears of the section. */
-function sectionInWords({ pose, levelM, cut, pieces, water }: WellSectionProps): string {
-  const things = pieces.map(({ name, place }) => `${name} at ${Math.round(place.zM * 1000)} mm`);
-  return `${water.survey.name}, cut ${cut}, ${pose.name}. Water ${Math.round(levelM * 1000)} mm over the pump’s base. ${things.join('. ')}.`;
+function sectionInWords(
+  { pose, levelM, cut, pieces, water }: WellSectionProps,
+  millimetres: (metres: number) => string,
+): string {
+  const things = pieces.map(({ name, place }) => `${name} at ${millimetres(place.zM)}`);
+  return `${water.survey.name}, cut ${cut}, ${pose.name}. Water ${millimetres(levelM)} over the pump’s base. ${things.join('. ')}.`;
 }
 
 /** How much closer each step comes than the one that shows every piece; the first shows the whole well. */

@@ -1,4 +1,5 @@
 import type { WaterFacts } from '@harbor-latch/core/findings/index';
+import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Scale } from '../../drawing/wellDrawing';
 import type { Palette } from '../../ui/palette';
@@ -180,22 +181,26 @@ export function PieceShape({
   );
 }
 
-/** How long a tenth of a metre is on this sheet. */
+/** How long a tenth of a metre, or four inches, is on this sheet. */
 export function ScaleBar({
   scale,
   height,
+  units,
   palette,
 }: {
   readonly scale: Scale;
   readonly height: number;
+  readonly units: UnitSystem;
   readonly palette: Palette;
 }) {
-  const px = 0.1 * scale.perM;
+  const { lengthM, words } =
+    units === 'us' ? { lengthM: 4 * 0.0254, words: '4 in' } : { lengthM: 0.1, words: '100 mm' };
+  const px = lengthM * scale.perM;
   return (
     <G>
       <Path d={`M10 ${height - 14} v6 h${px} v-6`} fill="none" stroke={palette.muted} strokeWidth={1.5} />
       <SvgText x={16 + px} y={height - 8} fontFamily={fonts.regular} fontSize={12} fill={palette.muted}>
-        100 mm
+        {words}
       </SvgText>
     </G>
   );

@@ -1,8 +1,10 @@
 import { hoseBoresM } from '@harbor-latch/core/findings/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
+import { formatQuantity } from '@harbor-latch/core/units/index';
 import { typicalCircuitWater } from '@harbor-latch/core/water/index';
 import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
 import { HoseFields } from '../float/HoseFields';
@@ -14,6 +16,7 @@ import { Stage } from './Stage';
 /** Where the circuit’s pump and float stand, and the hose; the Float station shows what follows. */
 export function WaterStage({ draft, index }: { readonly draft: Draft; readonly index: number }) {
   const field = useField(['circuits', index, 'water']);
+  const units = useUnits();
   const circuit = draft.job.circuits[index];
   if (!circuit) return null;
   const wells = draft.job.wells ?? [];
@@ -38,7 +41,7 @@ export function WaterStage({ draft, index }: { readonly draft: Draft; readonly i
               title="Hose"
               summary={
                 water.hose
-                  ? `${Math.round(1000 * water.hose.boreM)} mm, ${water.hose.wall ?? 'smooth'}${water.hose.guessed ? ', a guess' : ''}`
+                  ? `${formatQuantity(water.hose.boreM, 'shortLength', units)}, ${water.hose.wall ?? 'smooth'}${water.hose.guessed ? ', a guess' : ''}`
                   : 'not surveyed yet'
               }
             >

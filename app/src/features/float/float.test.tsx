@@ -1,0 +1,123 @@
+import { assess } from '@harbor-latch/core/assess/index';
+import { readJob } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
+import alderWren from '../../../../examples/alder-wren.json';
+import lowSamphire from '../../../../examples/low-samphire.json';
+import type { Settings } from '../../data/settings';
+import { boatId, boatWith, Page, storeWith } from '../../testing/page.fixture';
+import { FloatStation } from './FloatStation';
+import { daysInWords, runStanding, timeInWords } from './verdictWords';
+
+let page: Page;
+
+function jobOf(file: unknown): Job {
+  const read = readJob(file);
+  if (!read.ok) throw new Error(read.problems[0].message);
+  return { ...read.job, boat: { ...read.job.boat, id: boatId } };
+}
+
+/** The Float station of a boat's first circuit; what it changes is kept in the boat. */
+function station(job: Job, settings: Partial<Settings> = {}): Page {
+  const store = storeWith(job);
+  page = new Page(store);
+  return page.show((draft) => {
+    const all = assess(draft.job);
+    const [assessed] = all;
+    if (!assessed) throw new Error('no circuit');
+    return (
+      <FloatStation
+        draft={draft}
+        assessed={assessed}
+        all={all}
+        width={390}
+        height={800}
+        beside={false}
+        onCircuit={(circuit) =>
+          store.replace(boatId, {
+            ...draft.job,
+            circuits: draft.job.circuits.map((one) => (one.id === circuit.id ? circuit : one)),
+          })
+        }
+        onJob={(changed) => store.replace(boatId, changed)}
+      />
+    );
+  }, settings);
+}
+
+const floatOf = ({ circuits }: Job) => circuits[0]?.water?.float;
+
+describe('the Float station', () => {
+  afterEach(() => page.close());
+
+  it('names both bounds of the float’s window, and raises a float that stands too low in one touch', async () => {
+    station(jobOf(alderWren));
+    expect(page.text).toMatch(/Best height of its base: \d+.mm/);
+    expect(page.text).toMatch(/Not below \d+.mm: .+ Not above \d+.mm: /);
+    const before = floatOf(page.job)?.zM ?? 0;
+    await page.press('Raise the float by 21\u00a0mm (0.8\u00a0in)');
+    expect((floatOf(page.job)?.zM ?? 0) - before).toBeCloseTo(0.021, 9);
+    expect(page.has('Raise the float by 21\u00a0mm (0.8\u00a0in)')).toBe(false);
+  });
+
+  it('takes a height to the millimetre, and refuses in place one that is none', async () => {
+    station(jobOf(alderWren));
+    await page.fill('Base over the pump’s, in mm', '64');
+    expect(floatOf(page.job)?.zM).toBeCloseTo(0.064, 12);
+    await page.fill('Base over the pump’s, in mm', 'deep');
+    expect(page.text).toContain('Type a number in mm');
+    expect(floatOf(page.job)?.zM).toBeCloseTo(0.064, 12);
+  });
+
+  it('speaks in inches to who measures in them, in the drawing as in the words', () => {
+    station(jobOf(alderWren), { units: 'us' });
+    expect(page.text).toMatch(/Best height of its base: [\d.]+.in/);
+    expect(page.text).toMatch(/on at [\d.]+.in, off at [\d.]+.in over its base/);
+    expect(page.text).toContain('4 in');
+    // Fixes give both, since they are read by whoever opens the boat next.
+    expect(page.text.replace(/\d+\smm \([\d.]+\sin\)/g, '')).not.toMatch(/\d\smm\b/);
+  });
+
+  it('lets each piece of the well be chosen, and says why one of them cannot be moved', async () => {
+    station(jobOf(lowSamphire));
+    await page.press('First pump');
+    expect(page.text).toContain('Heights and places are measured from this pump');
+    await page.press('Backup float');
+    await page.fill('Base over the pump’s, in mm', '200');
+    const backup = page.job.circuits.find(({ scheme }) => scheme === 'backup-alarm');
+    expect(backup?.water?.float?.zM).toBeCloseTo(0.2, 12);
+  });
+
+  it('begins a boat without wells with figures that it marks as guesses', () => {
+    station(boatWith());
+    expect(page.text).toMatch(/typical/i);
+    expect(page.text).not.toMatch(/NaN|undefined/);
+  });
+});
+
+describe('what runs show, in words', () => {
+  it('gives times in the unit that a person would choose', () => {
+    expect([45.4, 119, 121, 7199, 7200, 172_799, 172_800].map((seconds) => timeInWords(seconds))).toEqual(
+      ['45 s', '119 s', '2 min', '120 min', '2.0 h', '48.0 h', '2.0 days'].map((words) => words.replace(' ', '\u00a0')),
+    );
+    expect(timeInWords(null)).toBe('never');
+  });
+
+  it('gives battery days as far as they mean anything', () => {
+    expect([null, 2.24, 31, 31.1].map((days) => daysInWords(days))).toEqual([
+      'not drained',
+      '2.2\u00a0days',
+      '31.0\u00a0days',
+      'over a month',
+    ]);
+  });
+
+  it('counts a run as badly as the worst in it', () => {
+    const standing = (...verdicts: Parameters<typeof runStanding>[0]['verdicts']) =>
+      runStanding({ verdicts } as Parameters<typeof runStanding>[0]);
+    expect([standing(), standing('short-runs'), standing('short-runs', 'runs-dry')]).toEqual([
+      'good',
+      'caution',
+      'stop',
+    ]);
+  });
+});

@@ -1,0 +1,80 @@
+import fc from 'fast-check';
+import { parabola, throughPoints } from './pumpCurve';
+
+/** 3.2 m shut off, 2 m at 2000 L/h, 0.8 m at 3000 L/h. */
+const makers = [
+  { flow: 0, headM: 3.2 },
+  { flow: 2000 / 3.6e6, headM: 2 },
+  { flow: 3000 / 3.6e6, headM: 0.8 },
+];
+
+/** Makers' points, the head falling as the flow grows. */
+const anyPoints = fc
+  .array(fc.tuple(fc.double({ min: 1e-5, max: 1e-3, noNaN: true }), fc.double({ min: 0.05, max: 2, noNaN: true })), {
+    minLength: 1,
+    maxLength: 6,
+  })
+  .map((steps) => {
+    const points = [{ flow: 0, headM: steps.reduce((sum, [, fall]) => sum + fall, 0.1) }];
+    for (const [more, fall] of steps) {
+      const last = points[points.length - 1] ?? { flow: 0, headM: 0 };
+      points.push({ flow: last.flow + more, headM: last.headM - fall });
+    }
+    return points;
+  });
+
+describe('a curve through a maker’s points', () => {
+  it('passes through each of them, in whatever order they are given', () => {
+    const curve = throughPoints([...makers].reverse());
+    for (const { flow, headM } of makers) expect(curve.headM(flow)).toBeCloseTo(headM, 12);
+    expect(curve.shutOffM).toBeCloseTo(3.2, 12);
+  });
+
+  it('goes on straight beyond the last, to its open flow', () => {
+    // The last chord falls 1.2 m in 1000 L/h, and the end takes its slope: 0.8 m more are gone after 667 L/h.
+    const curve = throughPoints(makers);
+    expect(curve.openFlow * 3.6e6).toBeCloseTo(3000 + (1000 * 0.8) / 1.2, 3);
+    expect(curve.headM(curve.openFlow)).toBeCloseTo(0, 6);
+  });
+
+  it('never rises, and has the slope that it says', () => {
+    fc.assert(
+      fc.property(anyPoints, fc.double({ min: 0, max: 1.2, noNaN: true }), (points, share) => {
+        const curve = throughPoints(points);
+        const span = points[points.length - 1]?.flow ?? 1;
+        const flow = share * span;
+        const step = span * 1e-5;
+        const [before, after] = [curve.headM(Math.max(0, flow - step)), curve.headM(flow + step)];
+        expect(after).toBeLessThanOrEqual(before + 1e-9);
+        const near = points.some((point) => Math.abs(point.flow - flow) <= 2 * step);
+        if (near || flow < step) return;
+        const measured = (after - before) / (2 * step);
+        expect(Math.abs(measured - curve.slope(flow))).toBeLessThan(1e-3 * (1 + Math.abs(measured)));
+      }),
+    );
+  });
+
+  it('leaves out a point at which the head would rise with the flow', () => {
+    const odd = throughPoints([...makers, { flow: 1000 / 3.6e6, headM: 3.5 }]);
+    const plain = throughPoints(makers);
+    for (const flow of [0, 500, 1000, 1500, 2500]) {
+      expect(odd.headM(flow / 3.6e6)).toBeCloseTo(plain.headM(flow / 3.6e6), 12);
+    }
+  });
+
+  it('takes two points at least', () => {
+    expect(() => throughPoints([{ flow: 0, headM: 3 }])).toThrow(RangeError);
+    expect(() =>
+      throughPoints([
+        { flow: 0, headM: 3 },
+        { flow: 1e-4, headM: 3.1 },
+      ]),
+    ).toThrow(/at least two points/);
+  });
+});
+
+test('the usual curve from two figures is a quarter of its head short at half the open flow', () => {
+  const curve = parabola(4, 1e-3);
+  expect([curve.headM(0), curve.headM(5e-4), curve.headM(1e-3)]).toEqual([4, 3, 0]);
+  expect(curve.slope(5e-4)).toBeCloseTo(-4000, 9);
+});
