@@ -91,6 +91,11 @@ export class Page {
     return draft.job;
   }
 
+  /** The texts of everything that a selector finds. */
+  texts(selector: string): string[] {
+    return [...this.host.querySelectorAll(selector)].map((one) => one.textContent ?? '');
+  }
+
   labelled(label: string): HTMLElement {
     const found = this.host.querySelector<HTMLElement>(`[aria-label="${label}"]`);
     if (!found) throw new Error(`Nothing is labelled "${label}".`);

@@ -1,4 +1,4 @@
-import { hoseBoresM } from '../findings';
+import { hoseBoresM, inMillimetres } from '../findings';
 import type { Circuit, Job } from '../job';
 import { conductorSizes, defaults } from '../reference';
 import { assess } from './assess';
@@ -28,7 +28,7 @@ export function hoseChoices(job: Job, circuit: Circuit): HoseChoice[] {
   const thicker = withThickerCable(job, circuit);
   const changes: readonly (readonly [string, Circuit | null])[] = [
     ['As it is', circuit],
-    [`Hose ${Math.round((nextM ?? 0) * 1000)} mm`, nextM === undefined ? null : withHose({ boreM: nextM })],
+    [`Hose ${inMillimetres(nextM ?? 0)}`, nextM === undefined ? null : withHose({ boreM: nextM })],
     ['Smooth wall', hose.wall === 'corrugated' ? withHose({ wall: 'smooth' }) : null],
     ['One bend fewer', (hose.bends90 ?? 0) > 0 ? withHose({ bends90: (hose.bends90 ?? 0) - 1 }) : null],
     ['No check valve', hose.checkValve ? withHose({ checkValve: false }) : null],

@@ -2,7 +2,7 @@ import type { Finding, Fix, FixIdea } from '../findings';
 import type { Circuit, IngressSurvey, Job } from '../job';
 import { defaults } from '../reference';
 import { posesOf } from '../water';
-import { hoseBoresM } from '../findings';
+import { hoseBoresM, inMillimetres } from '../findings';
 import { assess, batteryOf } from './assess';
 import { withFix } from './tryFixes';
 import { runReport, type RunReport, type Verdict } from './waterReport';
@@ -85,7 +85,7 @@ function ideasFor(circuit: Circuit): FixIdea[] {
     ideas.push({ label, circuit: { ...circuit, water: { ...water, hose: { ...hose, ...change } } } });
   if (hose.wall === 'corrugated') withHose('Use smooth hose of the same bore', { wall: 'smooth' });
   for (const boreM of hoseBoresM.filter((bore) => bore > hose.boreM + 1e-6).slice(0, 3)) {
-    withHose(`Use smooth ${Math.round(boreM * 1000)} mm hose`, { boreM, wall: 'smooth' });
+    withHose(`Use smooth hose of ${inMillimetres(boreM)}`, { boreM, wall: 'smooth' });
   }
   return ideas;
 }

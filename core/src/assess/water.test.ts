@@ -260,6 +260,10 @@ test('beside the hose as it is stand a wider one, fewer bends and thicker cable,
   const [circuit] = job.circuits;
   const [now, ...others] = circuit ? hoseChoices(job, circuit) : [];
   const running = (choice: typeof now) => choice?.flows.find(({ supplyV }) => supplyV === 12.8)?.flowLPerH ?? 0;
-  expect(others.map(({ label }) => label)).toEqual(['Hose 29 mm', 'One bend fewer', expect.stringMatching(/^Cable /)]);
+  expect(others.map(({ label }) => label)).toEqual([
+    'Hose 29\u00a0mm (1.1\u00a0in)',
+    'One bend fewer',
+    expect.stringMatching(/^Cable /),
+  ]);
   for (const other of others) expect(running(other)).toBeGreaterThan(running(now));
 });

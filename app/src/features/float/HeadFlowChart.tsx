@@ -38,7 +38,8 @@ export function HeadFlowChart({
   const shown = (flow: number) => toUnit(flow / LITRE_PER_HOUR, flowUnit);
   const shownX = scaleLinear([0, shown(mostFlow)], [edge.left, width - edge.right]);
   const x = (flow: number) => shownX(shown(flow));
-  const y = scaleLinear([0, mostHead], [HEIGHT - edge.bottom, edge.top]);
+  const shownY = scaleLinear([0, toUnit(mostHead, headUnit)], [HEIGHT - edge.bottom, edge.top]);
+  const y = (head: number) => shownY(toUnit(head, headUnit));
   const path = line<readonly [number, number]>()
     .x(([flow]) => x(flow))
     .y(([, head]) => y(head))
@@ -54,18 +55,18 @@ export function HeadFlowChart({
     .join('; ');
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={`Head against flow. ${words}`}>
-      {y.ticks(4).map((head) => (
+      {shownY.ticks(4).map((head) => (
         <G key={head}>
-          <Path d={`M${edge.left} ${y(head)} H${width - edge.right}`} stroke={palette.line} />
+          <Path d={`M${edge.left} ${shownY(head)} H${width - edge.right}`} stroke={palette.line} />
           <SvgText
             x={edge.left - 6}
-            y={y(head) + 4}
+            y={shownY(head) + 4}
             textAnchor="end"
             fontFamily={fonts.regular}
             fontSize={12}
             fill={palette.muted}
           >
-            {String(Number(toUnit(head, headUnit).toFixed(1)))}
+            {String(head)}
           </SvgText>
         </G>
       ))}

@@ -79,7 +79,11 @@ const Strips = memo(function Strips({ trace, seconds, pumps, limitM, width }: Om
   const lows = trace.map(({ lowM }) => lowM);
   const highs = trace.map(({ highM }) => highM);
   const most = Math.max(0.02, ...highs, limitM !== null && limitM < 1.6 * Math.max(0.02, ...highs) ? limitM : 0);
-  const level = scaleLinear([Math.min(0, ...lows), most * 1.05], [LEVEL.top + LEVEL.height, LEVEL.top]);
+  const shownLevel = scaleLinear(
+    [toUnit(Math.min(0, ...lows), unit), toUnit(most * 1.05, unit)],
+    [LEVEL.top + LEVEL.height, LEVEL.top],
+  );
+  const level = (heightM: number) => shownLevel(toUnit(heightM, unit));
   const charge = scaleLinear([0, 1], [BATTERY.top + BATTERY.height, BATTERY.top]);
   const middle = ({ fromS, toS }: TracePiece) => x((fromS + toS) / 2);
   const band = area<TracePiece>()
@@ -97,18 +101,18 @@ const Strips = memo(function Strips({ trace, seconds, pumps, limitM, width }: Om
   return (
     <Svg width={width} height={HEIGHT} style={{ pointerEvents: 'none' } as object} aria-hidden>
       {head(`level, ${unit.symbol}`, LEVEL.top)}
-      {level.ticks(3).map((height) => (
+      {shownLevel.ticks(3).map((height) => (
         <G key={height}>
-          <Path d={`M${LEFT} ${level(height)} H${width - RIGHT}`} stroke={palette.line} />
+          <Path d={`M${LEFT} ${shownLevel(height)} H${width - RIGHT}`} stroke={palette.line} />
           <SvgText
             x={LEFT - 6}
-            y={level(height) + 4}
+            y={shownLevel(height) + 4}
             textAnchor="end"
             fontFamily={fonts.regular}
             fontSize={12}
             fill={palette.muted}
           >
-            {String(Math.round(toUnit(height, unit) * 10) / 10)}
+            {String(height)}
           </SvgText>
         </G>
       ))}

@@ -77,6 +77,18 @@ describe('the Float station', () => {
     expect(page.text.replace(/\d+\smm \([\d.]+\sin\)/g, '')).not.toMatch(/\d\smm\b/);
   });
 
+  it('gives hose and head in feet and gallons too, on even lines, and other hoses in both systems', async () => {
+    station(jobOf(alderWren), { units: 'us' });
+    await page.press('Hose');
+    expect(page.text).toMatch(/\d+.gal\/h\s*leave the boat/);
+    expect(page.text).toContain('Hose 29\u00a0mm (1.1\u00a0in)');
+    // The lines of the chart stand at whole or half feet.
+    expect(page.text).toMatch(/head, ft/);
+    const ticks = page.texts('[role="img"][aria-label^="Head against flow"] text').map(Number);
+    expect(ticks.filter((tick) => !Number.isNaN(tick)).every((tick) => Number.isInteger(tick * 2))).toBe(true);
+    expect(ticks.filter((tick) => tick > 0).length).toBeGreaterThan(3);
+  });
+
   it('lets each piece of the well be chosen, and says why one of them cannot be moved', async () => {
     station(jobOf(lowSamphire));
     await page.press('First pump');

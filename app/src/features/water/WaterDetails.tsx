@@ -3,6 +3,7 @@ import { posesOf, typicalIngress, typicalPoses, typicalWell } from '@harbor-latc
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Empty } from '../../ui/Empty';
@@ -19,6 +20,7 @@ import { WellFields, wellInWords } from './WellFields';
 export function WaterDetails({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const say = useSay();
+  const units = useUnits();
   const { job } = draft;
   const { wells = [], ingress = [] } = job;
   const put = (next: Job, said?: string) => {
@@ -77,7 +79,7 @@ export function WaterDetails({ draft }: { readonly draft: Draft }) {
       {wells.map((well, index) => {
         const users = job.circuits.filter(({ water }) => water?.wellId === well.id);
         return (
-          <Folded key={well.id} title={well.name} summary={wellInWords(well)}>
+          <Folded key={well.id} title={well.name} summary={wellInWords(well, units)}>
             <WellFields well={well} index={index} />
             {users.length > 0 ? (
               <Words kind="small" muted>{`In it: ${users.map(({ name }) => name).join(', ')}.`}</Words>

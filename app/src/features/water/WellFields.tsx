@@ -1,4 +1,5 @@
 import type { WellSurvey } from '@harbor-latch/core/job/index';
+import { formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { BigButton } from '../../ui/BigButton';
@@ -30,8 +31,8 @@ const sections: Readonly<Record<SectionKind, { readonly name: string; readonly f
 };
 
 /** A well in words: "V, 1.6 m long, a guess". */
-export function wellInWords({ section, aftM, foreM, guessed }: WellSurvey): string {
-  return `${sections[section.kind].name}, ${(foreM - aftM).toFixed(2)} m long${guessed ? ', a guess' : ''}`;
+export function wellInWords({ section, aftM, foreM, guessed }: WellSurvey, units: UnitSystem): string {
+  return `${sections[section.kind].name}, ${formatQuantity(foreM - aftM, 'length', units)} long${guessed ? ', a guess' : ''}`;
 }
 
 /** A well: where it lies about its pump, its section, what stands in it. */
