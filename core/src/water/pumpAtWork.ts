@@ -136,8 +136,31 @@ export class PumpAtWork {
     if (this.pump.locked && this.blownAtS === Infinity) this.blownAtS = nowS + this.pump.locked.opensAfterS;
   }
 
+  /** Of a sensing pump: it wakes, and having felt enough runs on or goes back to sleep. */
+  settleTimer(nowS: number): void {
+    const { sensor } = this.pump;
+    if (sensor?.kind !== 'timer') return;
+    if (!this.awake && nowS >= this.wakeS) {
+      this.awake = true;
+      this.feltAtS = nowS + sensor.feelS;
+    } else if (this.awake && nowS >= this.feltAtS) {
+      this.feltAtS = Infinity;
+      if (this.primed && this.energised) this.foundWater();
+      else this.sleep(nowS);
+    }
+  }
+
+  /** Sends a sensing pump to sleep until it is time to feel again. */
+  sleep(nowS: number): void {
+    const { sensor } = this.pump;
+    if (sensor?.kind !== 'timer') return;
+    this.awake = false;
+    this.feltAtS = Infinity;
+    this.wakeS = nowS + sensor.periodS;
+  }
+
   /** A sensing pump that found water has started after all. */
-  foundWater(): void {
+  private foundWater(): void {
     if (!this.counted) this.starts += 1;
     this.counted = true;
   }

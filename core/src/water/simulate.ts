@@ -127,7 +127,7 @@ class Running {
   private settlePump(pump: PumpAtWork): boolean {
     const { nowS } = this;
     pump.float?.settle(nowS, this.volumeM3);
-    this.settleTimer(pump);
+    pump.settleTimer(nowS);
     let changed = false;
     if (!pump.primed && this.volumeM3 >= pump.gainM3 - 1e-13) {
       pump.primed = true;
@@ -136,7 +136,7 @@ class Running {
       pump.primed = false;
       this.fallBack(pump.giveBack());
       changed = true;
-      if (pump.awake && pump.feltAtS === Infinity) this.sleep(pump);
+      if (pump.awake && pump.feltAtS === Infinity) pump.sleep(nowS);
     }
     const alive = !this.batteryOf(pump)?.dead;
     const runs = alive && pump.wanted(nowS);
@@ -150,27 +150,6 @@ class Running {
     }
     pump.watch(nowS, this.volumeM3);
     return changed;
-  }
-
-  private settleTimer(pump: PumpAtWork): void {
-    const { sensor } = pump.pump;
-    if (sensor?.kind !== 'timer') return;
-    if (!pump.awake && this.nowS >= pump.wakeS) {
-      pump.awake = true;
-      pump.feltAtS = this.nowS + sensor.feelS;
-    } else if (pump.awake && this.nowS >= pump.feltAtS) {
-      pump.feltAtS = Infinity;
-      if (pump.primed && pump.energised) pump.foundWater();
-      else this.sleep(pump);
-    }
-  }
-
-  private sleep(pump: PumpAtWork): void {
-    const { sensor } = pump.pump;
-    if (sensor?.kind !== 'timer') return;
-    pump.awake = false;
-    pump.feltAtS = Infinity;
-    pump.wakeS = this.nowS + sensor.periodS;
   }
 
   private fallBack(backM3: number): void {

@@ -10,9 +10,9 @@ import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
 import type { TerminalTouch } from '../../drawing/live';
-import { PressRow } from '../../ui/PressRow';
-import { fonts, usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
+import { ToolTabs } from '../../ui/ToolTabs';
 import { Words } from '../../ui/Words';
 import { BenchControls } from './BenchControls';
 import { benchDiagram, benchLive } from './benchDrawing';
@@ -159,32 +159,7 @@ function OnBench({
   );
   const head = (
     <View style={{ flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderColor: palette.line }}>
-      <View role="tablist" aria-label="Tools of the bench" style={{ flex: 1, flexDirection: 'row' }}>
-        {tools.map(({ key, name }) => (
-          <PressRow
-            key={key}
-            role="tab"
-            selected={key === tool}
-            label={name}
-            onPress={() => setTool(key)}
-            style={{
-              flex: 1,
-              alignItems: 'center',
-              justifyContent: 'center',
-              borderBottomWidth: 3,
-              borderColor: key === tool ? palette.accent : palette.surface,
-            }}
-          >
-            <Words
-              kind="small"
-              color={key === tool ? palette.accent : palette.text}
-              style={{ fontFamily: fonts.medium }}
-            >
-              {name}
-            </Words>
-          </PressRow>
-        ))}
-      </View>
+      <ToolTabs label="Tools of the bench" tools={tools} chosen={tool} onChoose={setTool} />
       <ToolButton icon="undo-variant" label="Undo on the bench" disabled={!bench.canUndo} onPress={bench.undo} />
       <ToolButton icon="restore" label="Reset the bench" onPress={bench.reset} />
     </View>

@@ -4,10 +4,9 @@ import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Cut } from '../../drawing/wellDrawing';
 import { ChoiceRow } from '../../ui/ChoiceRow';
-import { PressRow } from '../../ui/PressRow';
-import { fonts, usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
-import { Words } from '../../ui/Words';
+import { ToolTabs } from '../../ui/ToolTabs';
 import { CyclePanel, type Moment } from './CyclePanel';
 import type { FloatStationProps } from './floatStationProps';
 import { HosePanel } from './HosePanel';
@@ -156,31 +155,8 @@ function InWell(props: FloatStationProps) {
     </View>
   );
   const head = (
-    <View
-      role="tablist"
-      aria-label="Tools of the float station"
-      style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: palette.line }}
-    >
-      {tools.map(({ key, name }) => (
-        <PressRow
-          key={key}
-          role="tab"
-          selected={key === tool}
-          label={name}
-          onPress={() => setTool(key)}
-          style={{
-            flex: 1,
-            alignItems: 'center',
-            justifyContent: 'center',
-            borderBottomWidth: 3,
-            borderColor: key === tool ? palette.accent : palette.surface,
-          }}
-        >
-          <Words kind="small" color={key === tool ? palette.accent : palette.text} style={{ fontFamily: fonts.medium }}>
-            {name}
-          </Words>
-        </PressRow>
-      ))}
+    <View style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: palette.line }}>
+      <ToolTabs label="Tools of the float station" tools={tools} chosen={tool} onChoose={setTool} />
     </View>
   );
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };

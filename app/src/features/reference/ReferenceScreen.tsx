@@ -16,10 +16,9 @@ import {
 } from '@harbor-latch/core/reference/index';
 import { formatOpening, plainNumber } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
-import { Card } from '../../ui/Card';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
-import { More } from '../survey/More';
+import { FoldedCard } from '../survey/FoldedCard';
 import { ReferenceTable } from './ReferenceTable';
 
 const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = { awg: awgAmpacity, metric: metricAmpacity };
@@ -28,17 +27,17 @@ const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = { awg: awgA
 export function ReferenceScreen() {
   return (
     <Screen title="Tables, rules and cautions" back="/">
-      <Section title="Cautions" summary="Before any work">
+      <FoldedCard title="Cautions" summary="Before any work">
         {Object.values(cautions).map((caution) => (
           <Words key={caution}>{caution}</Words>
         ))}
-      </Section>
-      <Section title="Drop schools" summary="3 % and 10 %, and why">
+      </FoldedCard>
+      <FoldedCard title="Drop schools" summary="3 % and 10 %, and why">
         {Object.values(dropSchools).map(({ name, reason, source }) => (
           <Entry key={name} title={name} text={reason} source={source} />
         ))}
-      </Section>
-      <Section title="Rule sets" summary="Where they differ">
+      </FoldedCard>
+      <FoldedCard title="Rule sets" summary="Where they differ">
         {Object.values(ruleSets).map(({ name, reason, placeM, placeSource }) => (
           <Entry
             key={name}
@@ -47,11 +46,11 @@ export function ReferenceScreen() {
             source={placeSource}
           />
         ))}
-      </Section>
+      </FoldedCard>
       {(['awg', 'metric'] as const).map((family) => (
         <Conductors key={family} family={family} />
       ))}
-      <Section title="Fuses and breakers" summary="Ratings, opening windows, interrupt ratings">
+      <FoldedCard title="Fuses and breakers" summary="Ratings, opening windows, interrupt ratings">
         <Words kind="small" muted>
           {`Place: ${protectionPlace.source}. Replace a window by the maker’s curve where you have it.`}
         </Words>
@@ -77,8 +76,8 @@ export function ReferenceScreen() {
             <Words kind="small" muted>{`Source: ${family.source}.`}</Words>
           </View>
         ))}
-      </Section>
-      <Section title="Classes of pumps" summary="Typical figures to begin with">
+      </FoldedCard>
+      <FoldedCard title="Classes of pumps" summary="Typical figures to begin with">
         <ReferenceTable
           label="Classes of pumps"
           heads={['Class', 'A', 'L/h', 'Head m', 'Fuse A']}
@@ -93,31 +92,11 @@ export function ReferenceScreen() {
         <Words kind="small" muted>
           Generic, without makers. Replace by the label’s figures.
         </Words>
-      </Section>
-      <Section title="Defaults" summary="What is assumed where nothing was measured">
+      </FoldedCard>
+      <FoldedCard title="Defaults" summary="What is assumed where nothing was measured">
         <ReferenceTable label="Defaults" heads={['What', 'Assumed']} rows={defaultRows()} />
-      </Section>
+      </FoldedCard>
     </Screen>
-  );
-}
-
-function Section({
-  title,
-  summary,
-  children,
-}: {
-  readonly title: string;
-  readonly summary: string;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <Card>
-      <View style={{ padding: 14 }}>
-        <More title={title} summary={summary} alone>
-          {children}
-        </More>
-      </View>
-    </Card>
   );
 }
 
@@ -135,7 +114,7 @@ function Conductors({ family }: { readonly family: CableFamily }) {
   const table = ampacityTables[family];
   const name = family === 'awg' ? 'AWG' : 'mm²';
   return (
-    <Section title={`Conductors in ${name}`} summary="Resistance and what they may carry">
+    <FoldedCard title={`Conductors in ${name}`} summary="Resistance and what they may carry">
       <ReferenceTable
         label={`Resistance of conductors in ${name}`}
         heads={['Size', 'mm²', 'Ω/km at 20 °C']}
@@ -157,7 +136,7 @@ function Conductors({ family }: { readonly family: CableFamily }) {
       <Words kind="small" muted>
         {`Amperes in free air. Source: ${table.source}, as commonly published. Smallest outside a sheath: ${minimumSize[family]}.`}
       </Words>
-    </Section>
+    </FoldedCard>
   );
 }
 

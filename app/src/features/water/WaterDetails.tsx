@@ -11,7 +11,7 @@ import { useSay } from '../../ui/Said';
 import { Words } from '../../ui/Words';
 import { BoatForm } from '../survey/BoatForm';
 import { ChoiceField } from '../survey/ChoiceField';
-import { More } from '../survey/More';
+import { FoldedCard } from '../survey/FoldedCard';
 import { IngressFields, ingressInWords } from './IngressFields';
 import { PoseFields, poseInWords } from './PoseFields';
 import { WellFields, wellInWords } from './WellFields';
@@ -79,20 +79,20 @@ export function WaterDetails({ draft }: { readonly draft: Draft }) {
       {wells.map((well, index) => {
         const users = job.circuits.filter(({ water }) => water?.wellId === well.id);
         return (
-          <Folded key={well.id} title={well.name} summary={wellInWords(well, units)}>
+          <FoldedCard key={well.id} title={well.name} summary={wellInWords(well, units)}>
             <WellFields well={well} index={index} />
             {users.length > 0 ? (
               <Words kind="small" muted>{`In it: ${users.map(({ name }) => name).join(', ')}.`}</Words>
             ) : (
               <Remove what="well" onPress={() => removeWell(well.id, well.name)} />
             )}
-          </Folded>
+          </FoldedCard>
         );
       })}
       <Add onPress={addWell}>Add a well</Add>
       <Head>Poses</Head>
       {(job.poses ?? []).map((pose, index) => (
-        <Folded key={pose.id} title={pose.name} summary={poseInWords(pose)}>
+        <FoldedCard key={pose.id} title={pose.name} summary={poseInWords(pose)}>
           <PoseFields pose={pose} index={index} />
           <Remove
             what="pose"
@@ -100,18 +100,18 @@ export function WaterDetails({ draft }: { readonly draft: Draft }) {
               put({ ...job, poses: (job.poses ?? []).filter((other) => other.id !== pose.id) }, `Removed ${pose.name}`)
             }
           />
-        </Folded>
+        </FoldedCard>
       ))}
       <Add onPress={addPose}>Add a pose</Add>
       <Head>How water comes in</Head>
       {ingress.map((one, index) => (
-        <Folded key={one.id} title={one.name} summary={ingressInWords(one)}>
+        <FoldedCard key={one.id} title={one.name} summary={ingressInWords(one)}>
           <IngressFields ingress={one} index={index} wells={wells} />
           <Remove
             what="way"
             onPress={() => put({ ...job, ingress: ingress.filter(({ id }) => id !== one.id) }, `Removed ${one.name}`)}
           />
-        </Folded>
+        </FoldedCard>
       ))}
       <Add onPress={addIngress}>Add a way in</Add>
       <Card>
@@ -136,26 +136,6 @@ function Head({ children }: { readonly children: string }) {
     <Words kind="heading" level={2} style={{ paddingHorizontal: 4 }}>
       {children}
     </Words>
-  );
-}
-
-function Folded({
-  title,
-  summary,
-  children,
-}: {
-  readonly title: string;
-  readonly summary: string;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <Card>
-      <View style={{ padding: 14 }}>
-        <More title={title} summary={summary} alone>
-          {children}
-        </More>
-      </View>
-    </Card>
   );
 }
 

@@ -2,15 +2,15 @@ import type { WellSurvey } from '@harbor-latch/core/job/index';
 import { formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
-import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
-import { ChoiceField } from '../survey/ChoiceField';
 import { useField } from '../survey/FieldContext';
 import { NumberField } from '../survey/NumberField';
 import { TextField } from '../survey/TextField';
 import { Measured } from './Measured';
 import { MeasureWell } from './MeasureWell';
+import { SmallButton } from './SmallButton';
+import { WellLimits, WellMembers } from './WellThings';
 
 type SectionKind = WellSurvey['section']['kind'];
 
@@ -96,8 +96,8 @@ export function WellFields({ well, index }: { readonly well: WellSurvey; readonl
         assumed={0}
         signed
       />
-      <Limits well={well} path={path} />
-      <Members well={well} path={path} />
+      <WellLimits well={well} path={path} />
+      <WellMembers well={well} path={path} />
     </>
   );
 }
@@ -184,13 +184,13 @@ function TableRows({
             needed
           />
           {rows.length > 2 ? (
-            <Small
+            <SmallButton
               onPress={() => field.replace(rows.filter((_row, place) => place !== at))}
-            >{`Remove height ${at + 1}`}</Small>
+            >{`Remove height ${at + 1}`}</SmallButton>
           ) : null}
         </View>
       ))}
-      <Small
+      <SmallButton
         onPress={() =>
           field.replace([
             ...rows,
@@ -199,106 +199,9 @@ function TableRows({
         }
       >
         Add a height
-      </Small>
+      </SmallButton>
     </View>
   );
 }
 
 const round = (value: number) => Math.round(value * 1000) / 1000;
-
-/** What must stay dry, and how high it stands. */
-function Limits({ well, path }: { readonly well: WellSurvey; readonly path: JobPath }) {
-  const field = useField([...path, 'limits']);
-  const limits = well.limits ?? [];
-  return (
-    <View style={{ gap: 12 }}>
-      <Words kind="strong">What must stay dry</Words>
-      {limits.map(({ id, name }, at) => (
-        <View key={id} style={{ gap: 8 }}>
-          <TextField path={[...path, 'limits', at, 'name']} label={`Thing ${at + 1}`} needed />
-          <NumberField
-            path={[...path, 'limits', at, 'zM']}
-            label={`${name} over the pump’s base`}
-            quantity="shortLength"
-            step={{ metric: 10, us: 0.5 }}
-            needed
-            signed
-          />
-          <NumberField
-            path={[...path, 'limits', at, 'xM']}
-            label={`${name} forward of the pump`}
-            quantity="shortLength"
-            step={{ metric: 50, us: 2 }}
-            assumed={0}
-            signed
-          />
-          <NumberField
-            path={[...path, 'limits', at, 'yM']}
-            label={`${name} to starboard of the pump`}
-            quantity="shortLength"
-            step={{ metric: 50, us: 2 }}
-            assumed={0}
-            signed
-          />
-          <Small
-            onPress={() => field.replace(limits.filter((_limit, place) => place !== at))}
-          >{`Remove ${name}`}</Small>
-        </View>
-      ))}
-      <Small
-        onPress={() => field.replace([...limits, { id: crypto.randomUUID(), name: 'Joints', kind: 'joint', zM: 0.2 }])}
-      >
-        Add a thing
-      </Small>
-    </View>
-  );
-}
-
-/** Members across the well, with or without limber holes. */
-function Members({ well, path }: { readonly well: WellSurvey; readonly path: JobPath }) {
-  const field = useField([...path, 'members']);
-  const members = well.members ?? [];
-  return (
-    <View style={{ gap: 12 }}>
-      <Words kind="strong">Members across it</Words>
-      {members.map(({ id }, at) => (
-        <View key={id} style={{ gap: 8 }}>
-          <NumberField
-            path={[...path, 'members', at, 'xM']}
-            label={`Member ${at + 1}, forward of the pump`}
-            quantity="shortLength"
-            step={{ metric: 50, us: 2 }}
-            needed
-            signed
-          />
-          <ChoiceField
-            path={[...path, 'members', at, 'limberHoles']}
-            label={`Limber holes in member ${at + 1}`}
-            assumed={true}
-            choices={[
-              { value: true, label: 'Open' },
-              { value: false, label: 'None' },
-            ]}
-            guide="Without them the water behind it never reaches the pump."
-          />
-          <Small
-            onPress={() => field.replace(members.filter((_member, place) => place !== at))}
-          >{`Remove member ${at + 1}`}</Small>
-        </View>
-      ))}
-      <Small onPress={() => field.replace([...members, { id: crypto.randomUUID(), xM: 0.3, limberHoles: true }])}>
-        Add a member
-      </Small>
-    </View>
-  );
-}
-
-function Small({ onPress, children }: { readonly onPress: () => void; readonly children: string }) {
-  return (
-    <View style={{ alignItems: 'flex-start' }}>
-      <BigButton mode="outlined" onPress={onPress}>
-        {children}
-      </BigButton>
-    </View>
-  );
-}

@@ -1,0 +1,47 @@
+import { View } from 'react-native';
+import { PressRow } from './PressRow';
+import { fonts, usePalette } from './theme';
+import { Words } from './Words';
+
+/** The tools of a station as tabs side by side. */
+export function ToolTabs<Key extends string>({
+  label,
+  tools,
+  chosen,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly tools: readonly { readonly key: Key; readonly name: string }[];
+  readonly chosen: Key;
+  readonly onChoose: (key: Key) => void;
+}) {
+  const palette = usePalette();
+  return (
+    <View role="tablist" aria-label={label} style={{ flex: 1, flexDirection: 'row' }}>
+      {tools.map(({ key, name }) => (
+        <PressRow
+          key={key}
+          role="tab"
+          selected={key === chosen}
+          label={name}
+          onPress={() => onChoose(key)}
+          style={{
+            flex: 1,
+            alignItems: 'center',
+            justifyContent: 'center',
+            borderBottomWidth: 3,
+            borderColor: key === chosen ? palette.accent : palette.surface,
+          }}
+        >
+          <Words
+            kind="small"
+            color={key === chosen ? palette.accent : palette.text}
+            style={{ fontFamily: fonts.medium }}
+          >
+            {name}
+          </Words>
+        </PressRow>
+      ))}
+    </View>
+  );
+}
