@@ -1,6 +1,7 @@
 import {
   assess,
   lastingFindings,
+  plainFinding,
   runWell,
   seededRandom,
   spreadOf,
@@ -45,7 +46,7 @@ export const waterWork = {
     }
     const findings = lastingFindings(job, wellId, reports);
     // A fix is tried when it is first read; it goes over to the page as plain data.
-    return { reports, findings: findings.map((finding) => ({ ...finding })) };
+    return { reports, findings: findings.map(plainFinding) };
   },
 
   /** One run with its trace. */

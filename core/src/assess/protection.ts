@@ -44,7 +44,8 @@ export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
   const short = faultsIn(question, 'shorted', defaults.ratedSupplyV);
   const inrushA = mostInrushA(question, locked);
   return {
-    ...rating,
+    kind: rating.kind,
+    ratingA: rating.ratingA,
     answer,
     overridden: circuit.choices?.protection?.ratingA !== undefined,
     proposed: answer.found ? answer.rating : null,

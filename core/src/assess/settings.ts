@@ -25,8 +25,8 @@ export function withPump(netlist: Netlist, condition: MotorCondition | 'shorted'
  */
 export function heldIn(netlist: Netlist): Netlist {
   return mapParts(netlist, (part) => {
-    if (part.kind === 'relay' || part.kind === 'probe-sensor') return { ...part, held: true };
-    return part.kind === 'pump' && part.inside ? { ...part, inside: { ...part.inside, held: true } } : part;
+    if (part.kind === 'relay' || part.kind === 'probe-sensor') return { held: true, ...part };
+    return part.kind === 'pump' && part.inside ? { ...part, inside: { held: true, ...part.inside } } : part;
   });
 }
 
@@ -40,18 +40,19 @@ export function conductorsOnly(netlist: Netlist, designCurrentA: number): Netlis
     switch (part.kind) {
       case 'pump':
         return {
-          ...part,
           sinkA: designCurrentA,
-          ...(part.inside ? { inside: { ...part.inside, contactOhm: 0, held: true } } : {}),
+          ...part,
+          ...(part.inside ? { inside: { held: true, ...part.inside, contactOhm: 0 } } : {}),
         };
       case 'shared-load':
-        return { ...part, sinkA: part.motor.labelA };
+        return { sinkA: part.motor.labelA, ...part };
       case 'fuse':
+        return { kind: 'fuse', id: part.id, family: part.family, ratingA: part.ratingA, closed: part.closed, ohm: 0 };
       case 'joint':
         return { ...part, ohm: 0 };
       case 'relay':
       case 'probe-sensor':
-        return { ...part, contactOhm: 0, held: true };
+        return { held: true, ...part, contactOhm: 0 };
       case 'float-switch':
       case 'through-float':
       case 'isolator':
@@ -120,7 +121,8 @@ function findRunning(netlist: Netlist, pump: string): readonly Setting[] {
     if (Math.abs(pumpV) <= 1e-3) continue;
     const load = netlist.conductors.map(({ id }) => String(Math.round(point.conductorA(id) * 1e6))).join(' ');
     const likely = new Set(netlist.parts.filter(({ id }) => point.latched(id)).map(({ id }) => id));
-    if (!distinct.has(load)) distinct.set(load, likely.size > 0 ? { ...setting, likely } : setting);
+    if (!distinct.has(load))
+      distinct.set(load, likely.size > 0 ? { switches: setting.switches, floats: setting.floats, likely } : setting);
   }
   return [...distinct.values()];
 }

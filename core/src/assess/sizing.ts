@@ -67,6 +67,11 @@ export function weakestPiece(pieces: readonly ConductorPiece[]): ConductorPiece 
   return leastBy(some(pieces, 'A conductor has at least one piece.'), (piece) => piece.ampacity.amps);
 }
 
+/** What the piece that may carry least may carry, A. */
+function leastAmpacity({ runs }: PlannedConductor, size: string, family: CableFamily): number {
+  return runs.reduce((least, run) => Math.min(least, ampacity({ size, family, ...run }).amps), Infinity);
+}
+
 /** Resistance of each planned conductor at the sizes given, by its id, Ω. */
 export function ohmsAt(
   conductors: readonly PlannedConductor[],
@@ -140,7 +145,7 @@ function brokenLimit(
   let overloaded = 0;
   let leastAmpacityA = Infinity;
   for (const { conductor, mostA: carriedA } of free) {
-    const { amps } = weakestPiece(piecesOf(conductor, { ...size, family })).ampacity;
+    const amps = leastAmpacity(conductor, size.size, family);
     overloaded = Math.max(overloaded, carriedA / amps);
     leastAmpacityA = Math.min(leastAmpacityA, amps);
   }

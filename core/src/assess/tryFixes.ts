@@ -59,10 +59,53 @@ export function tryFixes<Facts>(
 
 /** The finding with a fix that is asked for when first read. */
 export function withFix(finding: Finding, fix: () => Fix | undefined): Finding {
-  // Defined, not written as a getter in a literal: some translators copy such literals and so ask at once.
-  const { code, severity, message, rule, source, about } = finding;
-  const copy: Finding = { code, severity, message, rule, source, ...(about === undefined ? {} : { about }) };
-  return Object.defineProperty(copy, 'fix', { get: once(fix), enumerable: true });
+  return new FixableFinding(finding, fix);
+}
+
+/** The finding as plain data, its fix tried: to send elsewhere, or to copy. */
+export function plainFinding({ code, severity, message, rule, source, about, fix }: Finding): Finding {
+  return {
+    code,
+    severity,
+    message,
+    rule,
+    source,
+    ...(about === undefined ? {} : { about }),
+    ...(fix === undefined ? {} : { fix }),
+  };
+}
+
+/**
+ * A class, so that all share one getter: engines keep a shape for every object
+ * whose getter is its own, and with the shape all that its getter knows.
+ */
+class FixableFinding implements Finding {
+  readonly code: string;
+  readonly severity: Severity;
+  readonly message: string;
+  readonly rule: string;
+  readonly source: string;
+  readonly about?: string;
+  private readonly ask: () => Fix | undefined;
+
+  constructor({ code, severity, message, rule, source, about }: Finding, ask: () => Fix | undefined) {
+    this.code = code;
+    this.severity = severity;
+    this.message = message;
+    this.rule = rule;
+    this.source = source;
+    if (about !== undefined) this.about = about;
+    this.ask = once(ask);
+  }
+
+  get fix(): Fix | undefined {
+    return this.ask();
+  }
+
+  /** For JSON, which knows an object's own properties only. */
+  toJSON(): Finding {
+    return plainFinding(this);
+  }
 }
 
 function once<T>(work: () => T): () => T {

@@ -1,6 +1,6 @@
 import type { Element } from './element';
 import type { Netlist, TerminalRef } from './netlist';
-import { elementsOf, type Setting } from './parts';
+import type { Setting } from './parts';
 import { wiringOf } from './terminals';
 
 /** A netlist in one setting as elements between numbered terminals. */
@@ -29,7 +29,7 @@ export function assemble(netlist: Netlist, setting: Setting, latched: ReadonlySe
   const elements: Element[] = [];
   const owners: string[] = [];
   for (const part of netlist.parts) {
-    for (const element of elementsOf(part, numbers.ofPart(part.id), { setting, latched: latched.has(part.id) })) {
+    for (const element of numbers.ofPart(part.id).elementsOf(part, setting, latched.has(part.id))) {
       elements.push(element);
       owners.push(part.id);
     }

@@ -37,19 +37,27 @@ export function everySetting({ parts }: Pick<Netlist, 'parts'>): Setting[] {
     const positions = part.kind === 'alarm' ? [] : positionsOf(part);
     if (positions.length > 0) {
       settings = settings.flatMap((setting) =>
-        positions.map((position) => ({ ...setting, switches: { ...setting.switches, [part.id]: position } })),
+        positions.map((position) => ({
+          switches: withKey(setting.switches, part.id, position),
+          floats: setting.floats,
+        })),
       );
     }
     if (isFloat(part)) {
       settings = settings.flatMap((setting) =>
         (['down', 'up'] as const).map((position) => ({
-          ...setting,
-          floats: { ...setting.floats, [part.id]: position },
+          switches: setting.switches,
+          floats: withKey(setting.floats, part.id, position),
         })),
       );
     }
   }
   return settings;
+}
+
+/** Assigned, not spread: engines give an object that grows after a spread a shape of its own, each time anew. */
+function withKey<V>(record: Readonly<Record<string, V>>, key: string, value: V): Readonly<Record<string, V>> {
+  return Object.assign({}, record, { [key]: value });
 }
 
 /** A terminal as text, `part.terminal`. */

@@ -6,7 +6,7 @@ import { idealCurrents } from './idealCurrents';
 import type { Netlist, TerminalRef } from './netlist';
 import { numberNodes, rowOf, voltsOver, type Nodes } from './nodes';
 import { settle, type Settled } from './operatingPoint';
-import { countedAt, latchOf, wordOf, type Part, type Setting } from './parts';
+import { canLatch, countedAt, latchOf, stateIn, wordOf, type Part, type Setting } from './parts';
 import { wiringOf } from './terminals';
 
 /** So many changes of a relay's state mean that it chatters. */
@@ -135,8 +135,9 @@ function nextLatched(
 ): ReadonlySet<string> {
   const next = new Set<string>();
   for (const part of parts) {
+    if (!canLatch(part)) continue;
     const volts = (terminal: string) => voltsAt({ part: part.id, terminal });
-    if (latchOf(part, volts, { setting, latched: latched.has(part.id) })) next.add(part.id);
+    if (latchOf(part, volts, stateIn(setting, part.id, latched.has(part.id)))) next.add(part.id);
   }
   return next;
 }
@@ -186,10 +187,9 @@ function pointOf(
       const part = netlist.parts.find((candidate) => candidate.id === id);
       if (!part) return '';
       return wordOf(part, {
-        setting,
-        latched: latched.has(id),
         volts: (terminal) => voltsAt({ part: id, terminal }),
         amps: partA(id),
+        ...stateIn(setting, id, latched.has(id)),
       });
     },
   };

@@ -1,9 +1,41 @@
 import { resistance, type Element } from './element';
 import type { NetConductor, Netlist, TerminalRef } from './netlist';
+import { elementsOf, stateIn, type Part, type Setting } from './parts';
+
+/** One part's terminals by number, and its elements between them. */
+class PartTerminals {
+  private readonly numbers = new Map<string, number>();
+  private part: Part | null = null;
+  /** As far as they were asked for, by where the part stands. */
+  private readonly kept: (readonly Element[] | undefined)[] = [];
+
+  constructor(private readonly nextNumber: () => number) {}
+
+  readonly numberOf = (terminal: string): number => {
+    const known = this.numbers.get(terminal);
+    if (known !== undefined) return known;
+    const number = this.nextNumber();
+    this.numbers.set(terminal, number);
+    return number;
+  };
+
+  /** A part's elements; those of the same part are made once for each way it can stand. */
+  elementsOf(part: Part, setting: Setting, latched: boolean): readonly Element[] {
+    if (part !== this.part) {
+      this.part = part;
+      this.kept.fill(undefined);
+    }
+    const state = stateIn(setting, part.id, latched);
+    const place = 4 * PLACES[state.position ?? 'unset'] + (state.float === 'up' ? 2 : 0) + (latched ? 1 : 0);
+    return (this.kept[place] ??= elementsOf(part, this.numberOf, state));
+  }
+}
+
+const PLACES = { unset: 0, off: 1, auto: 2, manual: 3 } as const;
 
 /** Numbers terminals, and the inner nodes of parts, in the order in which they are met. */
 class TerminalNumbers {
-  private readonly byPart = new Map<string, (terminal: string) => number>();
+  private readonly byPart = new Map<string, PartTerminals>();
   private counted = 0;
 
   get count(): number {
@@ -11,23 +43,19 @@ class TerminalNumbers {
   }
 
   numberOf({ part, terminal }: TerminalRef): number {
-    return this.ofPart(part)(terminal);
+    return this.ofPart(part).numberOf(terminal);
   }
 
-  /** Numbers of one part's terminals. */
-  ofPart(part: string): (terminal: string) => number {
+  /** The terminals of one part. */
+  ofPart(part: string): PartTerminals {
     const known = this.byPart.get(part);
     if (known) return known;
-    const own = new Map<string, number>();
-    const numberOf = (terminal: string) => {
-      const number = own.get(terminal);
-      if (number !== undefined) return number;
-      own.set(terminal, this.counted);
+    const terminals = new PartTerminals(() => {
       this.counted += 1;
       return this.counted - 1;
-    };
-    this.byPart.set(part, numberOf);
-    return numberOf;
+    });
+    this.byPart.set(part, terminals);
+    return terminals;
   }
 }
 
@@ -75,23 +103,32 @@ export interface Wiring {
   readonly elements: readonly Element[];
 }
 
-const known = new WeakMap<readonly NetConductor[], Wiring>();
+interface Kept extends Wiring {
+  readonly conductors: readonly NetConductor[];
+}
+
+/**
+ * The last lists of conductors met. Circuits are solved a few at a time, over and
+ * over; held by a weak map, what was let go would outlive every quick collection.
+ */
+const latest: (Kept | undefined)[] = Array.from({ length: 16 });
+let next = 0;
 
 /**
  * The wiring of a netlist. A circuit is solved many times with the same
- * conductors (other supplies, other faults), so it is kept with their list for
- * as long as that lives.
+ * conductors (other supplies, other faults), so it is kept for a while.
  */
 export function wiringOf({ conductors }: Netlist): Wiring {
-  return known.get(conductors) ?? keep(conductors, new Joins(conductors));
+  return latest.find((kept) => kept?.conductors === conductors) ?? keep(conductors, new Joins(conductors));
 }
 
 function keep(conductors: readonly NetConductor[], joins: Joins): Wiring {
   const elements = conductors.map(({ from, to, ohm }) =>
     resistance(joins.numbers.numberOf(from), joins.numbers.numberOf(to), ohm),
   );
-  const wiring = { joins, elements };
-  known.set(conductors, wiring);
+  const wiring = { conductors, joins, elements };
+  latest[next] = wiring;
+  next = (next + 1) % latest.length;
   return wiring;
 }
 

@@ -40,6 +40,6 @@ export function truthTable(netlist: Netlist, likely: readonly Setting[] = []): T
   const own = { parts: netlist.parts.filter(({ kind }) => kind !== 'shared-load') };
   return everySetting(own).map((setting) => {
     const known = likely.find((other) => sameSetting(other, setting))?.likely;
-    return truthRow(netlist, known ? { ...setting, likely: known } : setting);
+    return truthRow(netlist, known ? { switches: setting.switches, floats: setting.floats, likely: known } : setting);
   });
 }

@@ -21,8 +21,11 @@ interface Saying {
 export const ratingRules: RuleFamily = (facts) => {
   const proposed = useProposedRating(facts.circuit, facts.protection);
   return [...standardRules(facts), ...runningRules(facts), ...makerRules(facts), ...conductorRules(facts)].map(
-    ({ source = RULE_SOURCE, ideas = [], ...saying }): Judgement => ({
-      ...saying,
+    ({ code, severity, message, rule, source = RULE_SOURCE, ideas = [] }): Judgement => ({
+      code,
+      severity,
+      message,
+      rule,
       source,
       about: 'fuse',
       ...withIdeas(proposed, ...ideas),

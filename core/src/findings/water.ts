@@ -276,6 +276,6 @@ interface Saying {
   readonly ideas?: () => readonly FixIdea[];
 }
 
-function saying({ source = WINDOW_SOURCE, ...rest }: Saying): Judgement {
-  return { ...rest, source, about: 'water' };
+function saying(said: Saying): Judgement {
+  return { source: WINDOW_SOURCE, about: 'water', ...said };
 }

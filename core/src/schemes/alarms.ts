@@ -1,7 +1,7 @@
 import { defaults } from '../reference';
 import type { TerminalRef } from '../circuit';
 import { negativeOf, TAP, toNegative } from './lights';
-import { at, link, piece } from './pieces';
+import { at, coloured, link, piece } from './pieces';
 import type { PlannedPart, PlanPiece, Surveyed } from './plan';
 import { motorOf } from './standardParts';
 
@@ -15,11 +15,7 @@ const NEIGHBOUR_FEED_OHM = 0.05;
  */
 export function alarmOn(surveyed: Surveyed, from: TerminalRef): PlanPiece {
   const { parts, conductors, existing } = wiredAlarm(surveyed, from);
-  return piece(
-    parts,
-    conductors,
-    existing.map((one) => (one.to.part === 'bus' ? one : { ...one, colour: TAP })),
-  );
+  return piece(parts, conductors, coloured(existing, TAP));
 }
 
 function wiredAlarm({ circuit, alarmAlso }: Surveyed, from: TerminalRef): PlanPiece {

@@ -88,10 +88,13 @@ function sizedLeads(circuit: SurveyedCircuit, leads: readonly Lead[]): PlannedCo
   const given = circuit.pump.leads;
   if (!given) return [];
   const family = findSize(given.size)?.family ?? 'awg';
-  return leads.map((lead) => ({
-    ...lead,
-    role: lead.id === 'pump-lead-minus' ? 'negative' : lead.id === 'pump-lead-auto' ? 'auto' : 'supply',
-    colour: { base: lead.id === 'pump-lead-minus' ? 'black' : 'brown' },
+  return leads.map(({ id, name, from, to }) => ({
+    id,
+    name,
+    from,
+    to,
+    role: id === 'pump-lead-minus' ? 'negative' : id === 'pump-lead-auto' ? 'auto' : 'supply',
+    colour: { base: id === 'pump-lead-minus' ? 'black' : 'brown' },
     givenSize: given.size,
     ...(given.lengthM <= SHORT_LEAD_M * (1 + 1e-9)
       ? { underLeastBecause: `Leads of a part up to 178 mm may be under ${minimumSize[family]}.` }

@@ -74,7 +74,6 @@ export function toNegative(
 /** The conductor from a light's or alarm's negative to the bus. */
 export function negativeOf(circuit: SurveyedCircuit, { part: { id }, name }: PlannedPart): PlannedConductor {
   return {
-    ...legRun(circuit, 'sourceToPanel'),
     id: `${id}-negative`,
     name: `${name} negative`,
     from: at(id, 'minus'),
@@ -82,7 +81,7 @@ export function negativeOf(circuit: SurveyedCircuit, { part: { id }, name }: Pla
     role: 'negative',
     colour: { base: 'black' },
     givenSize: minimumSize[circuit.choices?.family ?? 'awg'],
-    duty: 'light',
+    ...legRun(circuit, 'sourceToPanel', 'light'),
   };
 }
 
@@ -98,6 +97,7 @@ function tapTo(circuit: SurveyedCircuit, load: PlannedPart, from: TerminalRef, t
     id === 'light' ? 'Light tap' : `${load.name.split(' ')[0] ?? load.name} tap`,
     from,
     end,
+    tapFuseA === undefined ? [] : [fuseId],
   );
   return piece(
     tapFuseA === undefined
@@ -110,8 +110,8 @@ function tapTo(circuit: SurveyedCircuit, load: PlannedPart, from: TerminalRef, t
             role: load.role,
           },
         ],
-    [tapFuseA === undefined ? tap : { ...tap, behind: [fuseId] }],
-    tapFuseA === undefined ? [] : [{ ...link(`${fuseId}-out`, at(fuseId, 'load'), to), colour: TAP }],
+    [tap],
+    tapFuseA === undefined ? [] : [link(`${fuseId}-out`, at(fuseId, 'load'), to, TAP)],
   );
 }
 
@@ -121,6 +121,7 @@ function thinTap(
   name: string,
   from: TerminalRef,
   to: TerminalRef,
+  behind: readonly string[],
 ): PlannedConductor {
   const family = circuit.choices?.family ?? 'awg';
   return {
@@ -132,6 +133,7 @@ function thinTap(
     colour: { base: 'brown' },
     givenSize: conductorSizes[family][0]?.size ?? minimumSize[family],
     underLeastBecause: 'It stays inside the panel.',
+    ...(behind.length > 0 ? { behind } : {}),
     ...panelRun(defaults.lightTapM),
   };
 }

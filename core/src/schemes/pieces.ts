@@ -1,5 +1,5 @@
 import type { TerminalRef } from '../circuit';
-import type { ExistingLink, Plan, PlanIds, PlannedConductor, PlannedPart, PlanPiece } from './plan';
+import type { ConductorColour, ExistingLink, Plan, PlanIds, PlannedConductor, PlannedPart, PlanPiece } from './plan';
 
 /** A terminal by the names of its part and itself. */
 export function at(part: string, terminal: string): TerminalRef {
@@ -7,8 +7,13 @@ export function at(part: string, terminal: string): TerminalRef {
 }
 
 /** A link without resistance, named for where it goes. */
-export function link(id: string, from: TerminalRef, to: TerminalRef): ExistingLink {
-  return { id, from, to };
+export function link(id: string, from: TerminalRef, to: TerminalRef, colour?: ConductorColour): ExistingLink {
+  return colour === undefined ? { id, from, to } : { id, from, to, colour };
+}
+
+/** The links in a colour, but for those that go to the negative bus. */
+export function coloured(links: readonly ExistingLink[], colour: ConductorColour): ExistingLink[] {
+  return links.map((one) => (one.to.part === 'bus' ? one : link(one.id, one.from, one.to, colour)));
 }
 
 export function piece(

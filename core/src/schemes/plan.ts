@@ -156,7 +156,7 @@ export function netlistOf(plan: Plan, ohmOf: (conductor: PlannedConductor) => nu
         to: conductor.to,
         ohm: ohmOf(conductor),
       })),
-      ...plan.existing.map((link) => ({ ...link, ohm: 0 })),
+      ...plan.existing.map(({ id, from, to }) => ({ id, from, to, ohm: 0 })),
     ],
   };
 }

@@ -39,17 +39,13 @@ export const relay: Scheme = {
         [
           control(circuit, 'auto', 'Float, out', at('switch', 'auto'), at('joint-float', 'cable'), 'auto'),
           control(circuit, 'auto-back', 'Float, back', at('joint-float-2', 'cable'), at('joint-coil', 'float'), 'auto'),
-          {
-            ...control(circuit, 'coil-negative', 'Coil negative', at('relay', '85'), at('bus', 'coil'), 'negative'),
-            ...legRun(circuit, 'sourceToPanel'),
-            duty: 'control',
-          },
+          control(circuit, 'coil-negative', 'Coil negative', at('relay', '85'), at('bus', 'coil'), 'negative'),
           manualConductor(circuit, at('relay', '87'), at('joint-pump', 'cable'), 'Pump positive'),
         ],
         [
-          { ...link('coil-feed', at('coil-fuse', 'load'), at('switch', 'common')), colour: { base: 'red' } },
-          { ...link('coil-manual', at('switch', 'manual'), at('joint-coil', 'manual')), colour: COIL },
-          { ...link('coil-in', at('joint-coil', 'coil'), at('relay', '86')), colour: COIL },
+          link('coil-feed', at('coil-fuse', 'load'), at('switch', 'common'), { base: 'red' }),
+          link('coil-manual', at('switch', 'manual'), at('joint-coil', 'manual'), COIL),
+          link('coil-in', at('joint-coil', 'coil'), at('relay', '86'), COIL),
         ],
       ),
       lights(circuit, { running: at('relay', '87'), auto: at('switch', 'auto'), lane: 'manual' }),
@@ -97,7 +93,7 @@ function relayPart({ relay: own }: SurveyedCircuit): PlannedPart {
   };
 }
 
-/** A conductor that carries the coil alone; protected by the coil's fuse. */
+/** A conductor that carries the coil alone, to the bilge or back to the bus; protected by the coil's fuse. */
 function control(
   circuit: SurveyedCircuit,
   id: string,
@@ -107,15 +103,14 @@ function control(
   role: PlannedConductor['role'],
 ): PlannedConductor {
   return {
-    ...legRun(circuit, 'panelToBilge'),
     id,
     name,
     from,
     to,
     role,
     colour: role === 'negative' ? { base: 'black' } : { base: 'brown', stripe: id === 'auto' ? 'white' : 'red' },
-    duty: 'control',
     givenSize: minimumSize[circuit.choices?.family ?? 'awg'],
     behind: ['coil-fuse'],
+    ...legRun(circuit, role === 'negative' ? 'sourceToPanel' : 'panelToBilge', 'control'),
   };
 }

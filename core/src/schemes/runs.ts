@@ -5,32 +5,33 @@ import type { PlannedConductor, PlannedRun } from './plan';
 type Routed = Pick<PlannedConductor, 'leg' | 'lengthM' | 'runs' | 'duty'>;
 
 /** How a conductor in a surveyed leg runs, with the defaults for what was left open and its slack added. */
-export function legRun(circuit: Circuit, leg: LegKey): Routed {
-  const { lengthM, slackM, further = [], ...first } = circuit.legs[leg];
+export function legRun(circuit: Circuit, leg: LegKey, duty: Routed['duty'] = 'pump'): Routed {
+  const { lengthM, slackM, insulationC, engineSpace, bundled, further = [] } = circuit.legs[leg];
   if (lengthM === undefined) throw new RangeError(`The leg ${leg} has no length yet.`);
-  return routed(leg, [{ ...first, lengthM: lengthM + (slackM ?? 0) }, ...further].map(withDefaults));
+  const first = { lengthM: lengthM + (slackM ?? 0), insulationC, engineSpace, bundled };
+  return routed(leg, [first, ...further].map(withDefaults), duty);
 }
 
 /** The stub from the source to the fuse: it runs in the surroundings of the feed's first piece. */
 export function stubRun(circuit: Circuit): Routed {
   const { insulationC, engineSpace } = circuit.legs.sourceToPanel;
   const lengthM = circuit.source?.stubLengthM ?? defaults.stubLengthM;
-  return routed('stub', [withDefaults({ lengthM, insulationC, engineSpace })]);
+  return routed('stub', [withDefaults({ lengthM, insulationC, engineSpace })], 'pump');
 }
 
 /** A short piece behind the panel, in the surroundings of a panel. */
 export function panelRun(lengthM: number): Routed {
-  return { ...routed('panel', [withDefaults({ lengthM })]), duty: 'light' };
+  return routed('panel', [withDefaults({ lengthM })], 'light');
 }
 
 /** A part's own lead in the bilge. */
 export function leadRun(circuit: Circuit, lengthM: number): Routed {
   const { insulationC, engineSpace } = circuit.legs.panelToBilge;
-  return { ...routed('lead', [withDefaults({ lengthM, insulationC, engineSpace })]), duty: 'lead' };
+  return routed('lead', [withDefaults({ lengthM, insulationC, engineSpace })], 'lead');
 }
 
-function routed(leg: PlannedConductor['leg'], runs: readonly PlannedRun[]): Routed {
-  return { leg, runs, lengthM: runs.reduce((sum, run) => sum + run.lengthM, 0), duty: 'pump' };
+function routed(leg: Routed['leg'], runs: readonly PlannedRun[], duty: Routed['duty']): Routed {
+  return { leg, runs, lengthM: runs.reduce((sum, run) => sum + run.lengthM, 0), duty };
 }
 
 interface SurveyedRun {

@@ -1,6 +1,6 @@
 import { defaults } from '../reference';
 import type { TerminalRef } from '../circuit';
-import { at, link, piece } from './pieces';
+import { at, coloured, link, piece } from './pieces';
 import type { ExistingLink, PlannedConductor, PlannedPart, PlanPiece, Surveyed } from './plan';
 import { legRun, stubRun } from './runs';
 import { batteryPart, fusePart, givenFuse, jointPart, motorOf } from './standardParts';
@@ -98,6 +98,5 @@ export function supplySide(
       link(`${part}-minus`, at(part, 'minus'), at('bus', id)),
     );
   }
-  const fed = existing.map((one) => (one.to.part === 'bus' ? one : { ...one, colour: RED }));
-  return piece(parts, [stub, feed], fed);
+  return piece(parts, [stub, feed], coloured(existing, RED));
 }

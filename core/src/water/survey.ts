@@ -98,11 +98,11 @@ export function floatFrom(kind: LevelSensor, water: CircuitWater): PlacedFloat {
   const { float = {} } = water;
   const place = kind === 'integral' ? pumpPlaceOf(water) : { xM: float.xM ?? 0, yM: float.yM ?? 0, zM: float.zM ?? 0 };
   return {
-    ...place,
     onM: float.onM ?? onM,
     offM: float.offM ?? offM,
     onDelayS: float.onDelayS ?? onDelayS,
     runOnS: float.runOnS ?? runOnS,
+    ...place,
   };
 }
 

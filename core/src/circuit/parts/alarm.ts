@@ -19,8 +19,8 @@ export const alarm: PartKind<AlarmPart> = {
   /** Muted is "manual", since a hand has put it there. */
   positions: ['off', 'manual'],
   terminals: () => ['plus', 'minus'],
-  elements: ({ id, ownV }, node, { setting }) => {
-    const muted = setting.switches[id] === 'manual';
+  elements: ({ ownV }, node, { position }) => {
+    const muted = position === 'manual';
     const [plus, minus] = [node('plus'), node('minus')];
     if (ownV !== undefined) {
       // Sounder and light stand in the loop with its battery, so muting makes the loop draw less.
@@ -29,8 +29,8 @@ export const alarm: PartKind<AlarmPart> = {
     }
     return loads(plus, minus, muted);
   },
-  word: ({ id, ownV }, { setting, volts, amps }) => {
-    const muted = setting.switches[id] === 'manual';
+  word: ({ ownV }, { position, volts, amps }) => {
+    const muted = position === 'manual';
     const across = Math.abs(volts('plus') - volts('minus'));
     const calls = ownV === undefined ? across >= defaults.alarmSoundsV : Math.abs(amps) >= ALARM_TRIPS_A;
     if (!calls) return muted ? 'silent, muted' : 'silent';

@@ -10,8 +10,7 @@ export interface FloatSwitchPart extends Floating {
 export const floatSwitch: PartKind<FloatSwitchPart> = {
   entry: 'a',
   terminals: () => ['a', 'b'],
-  elements: (part, node, { setting }) =>
-    isUp(part, setting) ? [resistance(node('a'), node('b'), part.contactOhm)] : [],
-  word: (part, { setting }) => floatWord(part, setting),
+  elements: (part, node, state) => (isUp(part, state) ? [resistance(node('a'), node('b'), part.contactOhm)] : []),
+  word: (part, state) => floatWord(part, state),
   floats: () => true,
 };

@@ -88,6 +88,11 @@ export function latchOf(part: Part, volts: (terminal: string) => number, state: 
   return kindOf(part).latches?.(part, volts, state) ?? false;
 }
 
+/** Whether a part can be pulled in, or have electronics that work. */
+export function canLatch(part: Part): boolean {
+  return kindOf(part).latches !== undefined;
+}
+
 /** What a part is doing, in a word or two. */
 export function wordOf(part: Part, reading: PartReading): string {
   return kindOf(part).word(part, reading);
@@ -112,5 +117,6 @@ export function isFloat(part: Part): boolean {
 
 export type { AlarmPart, BatteryPart, FusePart, JointPart, LampPart, PumpPart, RelayPart };
 export type { FloatPosition, Setting, SwitchPosition } from './part';
+export { stateIn } from './part';
 export { fuseOhm } from './fuse';
 export { filamentWord } from './lamp';

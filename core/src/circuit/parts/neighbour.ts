@@ -19,13 +19,13 @@ export const neighbour: PartKind<NeighbourPart> = {
   entry: 'post',
   positions: ['off', 'manual'],
   terminals: () => ['plus', 'post', 'minus'],
-  elements: (part, node, { setting }) => [
-    ...(setting.switches[part.id] === 'manual' ? [resistance(node('plus'), node('post'), part.feedOhm)] : []),
+  elements: (part, node, { position }) => [
+    ...(position === 'manual' ? [resistance(node('plus'), node('post'), part.feedOhm)] : []),
     motorBetween(node('post'), node('minus'), part.motor, 'sound'),
   ],
-  word: (part, { setting, volts }) => {
+  word: (part, { position, volts }) => {
     const turns = motorAt(part.motor, volts('post') - volts('minus')).speedRatio > 0;
-    if (setting.switches[part.id] === 'manual') return turns ? 'running' : 'on, standing';
+    if (position === 'manual') return turns ? 'running' : 'on, standing';
     return turns ? 'running, fed back' : 'off';
   },
 };

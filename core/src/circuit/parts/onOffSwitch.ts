@@ -13,7 +13,7 @@ export const onOffSwitch: PartKind<OnOffSwitchPart> = {
   entry: 'in',
   positions: ['off', 'manual'],
   terminals: () => ['in', 'out'],
-  elements: (part, node, { setting }) =>
-    setting.switches[part.id] === 'manual' ? [resistance(node('in'), node('out'), part.contactOhm)] : [],
-  word: ({ id }, { setting }) => (setting.switches[id] === 'manual' ? 'on' : 'off'),
+  elements: (part, node, { position }) =>
+    position === 'manual' ? [resistance(node('in'), node('out'), part.contactOhm)] : [],
+  word: (_part, { position }) => (position === 'manual' ? 'on' : 'off'),
 };

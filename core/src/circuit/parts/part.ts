@@ -11,11 +11,19 @@ export interface Setting {
   readonly likely?: ReadonlySet<string>;
 }
 
-/** What a part's equations depend on beside itself. */
+/** What a part's equations depend on beside itself: its own position, and no other part's. */
 export interface PartState {
-  readonly setting: Setting;
+  /** Where a hand has put it; undefined where none has. */
+  readonly position: SwitchPosition | undefined;
+  /** Where the water has put it. */
+  readonly float: FloatPosition;
   /** A relay pulled in, or electronics at work. */
   readonly latched: boolean;
+}
+
+/** A part in a setting. */
+export function stateIn({ switches, floats }: Setting, id: string, latched: boolean): PartState {
+  return { position: switches[id], float: floats[id] ?? 'down', latched };
 }
 
 /** A part at an operating point. */
@@ -52,12 +60,12 @@ export interface Floating {
 }
 
 /** Whether a float is up: held there by a fault, or lifted by the water. */
-export function isUp({ id, stuck }: Floating, { floats }: Setting): boolean {
-  return (stuck ?? floats[id] ?? 'down') === 'up';
+export function isUp({ stuck }: Floating, { float }: Pick<PartState, 'float'>): boolean {
+  return (stuck ?? float) === 'up';
 }
 
 /** A float in words. */
-export function floatWord(part: Floating, setting: Setting): string {
-  const position = isUp(part, setting) ? 'up' : 'down';
+export function floatWord(part: Floating, state: Pick<PartState, 'float'>): string {
+  const position = isUp(part, state) ? 'up' : 'down';
   return part.stuck === undefined ? position : `stuck ${position}`;
 }

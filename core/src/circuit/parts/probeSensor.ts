@@ -13,12 +13,12 @@ export interface ProbeSensorPart extends Floating {
 export const probeSensor: PartKind<ProbeSensorPart> = {
   entry: 'plus',
   terminals: () => ['plus', 'minus', 'out'],
-  elements: (part, node, { setting, latched }) => [
+  elements: (part, node, state) => [
     ...(part.held === true ? [] : [standingDraw(node('plus'), node('minus'))]),
-    ...(latched && isUp(part, setting) ? [resistance(node('plus'), node('out'), part.contactOhm)] : []),
+    ...(state.latched && isUp(part, state) ? [resistance(node('plus'), node('out'), part.contactOhm)] : []),
   ],
-  word: (part, { setting, latched }) =>
-    latched ? floatWord(part, setting).replace('up', 'wet').replace('down', 'dry') : 'no supply',
+  word: (part, state) =>
+    state.latched ? floatWord(part, state).replace('up', 'wet').replace('down', 'dry') : 'no supply',
   floats: () => true,
   latches: ({ held }, volts, { latched }) => held === true || works(volts('plus') - volts('minus'), latched),
 };

@@ -27,11 +27,11 @@ const RUNS_FROM_A = 0.02;
 export const pump: PartKind<PumpPart> = {
   exit: 'minus',
   terminals: ({ inside }) => (inside ? ['plus', 'auto', 'minus'] : ['plus', 'minus']),
-  elements: (part, node, { setting, latched }) => {
+  elements: (part, node, state) => {
     const plus = node('plus');
     const minus = node('minus');
     const { inside } = part;
-    const starts = inside !== undefined && isUp(part, setting) && (inside.sensing === 'float' || latched);
+    const starts = inside !== undefined && isUp(part, state) && (inside.sensing === 'float' || state.latched);
     return [
       ...(starts ? [resistance(node('auto'), plus, inside.contactOhm)] : []),
       part.sinkA !== undefined

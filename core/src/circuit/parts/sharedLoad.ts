@@ -15,10 +15,10 @@ export const sharedLoad: PartKind<SharedLoadPart> = {
   entry: 'plus',
   positions: ['off', 'manual'],
   terminals: () => ['plus', 'minus'],
-  elements: (part, node, { setting }) => {
-    if (setting.switches[part.id] !== 'manual') return [];
+  elements: (part, node, { position }) => {
+    if (position !== 'manual') return [];
     const [plus, minus] = [node('plus'), node('minus')];
     return [part.sinkA === undefined ? motorBetween(plus, minus, part.motor, 'sound') : sink(plus, minus, part.sinkA)];
   },
-  word: ({ id }, { setting }) => (setting.switches[id] === 'manual' ? 'running' : 'off'),
+  word: (_part, { position }) => (position === 'manual' ? 'running' : 'off'),
 };

@@ -13,9 +13,7 @@ export const threeWaySwitch: PartKind<ThreeWaySwitchPart> = {
   entry: 'common',
   positions: ['off', 'manual', 'auto'],
   terminals: () => ['common', 'manual', 'auto'],
-  elements: (part, node, { setting }) => {
-    const position = setting.switches[part.id] ?? 'off';
-    return position === 'off' ? [] : [resistance(node('common'), node(position), part.contactOhm)];
-  },
-  word: ({ id }, { setting }) => setting.switches[id] ?? 'off',
+  elements: (part, node, { position = 'off' }) =>
+    position === 'off' ? [] : [resistance(node('common'), node(position), part.contactOhm)],
+  word: (_part, { position }) => position ?? 'off',
 };

@@ -14,11 +14,11 @@ export interface ThroughFloatPart extends Floating {
 export const throughFloat: PartKind<ThroughFloatPart> = {
   entry: 'supply',
   terminals: () => ['supply', 'manual', 'pump-plus', 'pump-minus', 'return'],
-  elements: (part, node, { setting }) => [
+  elements: (part, node, state) => [
     link(node('manual'), node('pump-plus')),
     link(node('pump-minus'), node('return')),
-    ...(isUp(part, setting) ? [resistance(node('supply'), node('pump-plus'), part.contactOhm)] : []),
+    ...(isUp(part, state) ? [resistance(node('supply'), node('pump-plus'), part.contactOhm)] : []),
   ],
-  word: (part, { setting }) => floatWord(part, setting),
+  word: (part, state) => floatWord(part, state),
   floats: () => true,
 };
