@@ -5,8 +5,6 @@ import { topologyOf, type Topology } from './topology';
 export interface Nodes {
   readonly elements: readonly Element[];
   readonly topology: Topology;
-  /** How far ideal sources lift each row above the unknown it goes with, V. */
-  readonly aboveV: Float64Array;
   /** An ideal source that is shorted or closes a loop of such; none in a sound circuit. */
   readonly loop: Element | null;
 }
@@ -18,13 +16,7 @@ export interface Nodes {
  */
 export function numberNodes(elements: readonly Element[], count: number, ground: number): Nodes {
   const topology = topologyOf(elements, count, ground);
-  const { ties } = topology;
-  const aboveV = new Float64Array(topology.count);
-  for (const { place, perV } of ties.lifts) {
-    const emfV = elements[place]?.emfV ?? 0;
-    for (let row = 0; row < topology.count; row += 1) aboveV[row] = (aboveV[row] ?? 0) + emfV * (perV[row] ?? 0);
-  }
-  return { elements, topology, aboveV, loop: elements[ties.loop] ?? null };
+  return { elements, topology, loop: elements[topology.ties.loop] ?? null };
 }
 
 /** Row of a numbered terminal; −1 for node 0 and for one that no element touches. */

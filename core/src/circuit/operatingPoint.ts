@@ -2,7 +2,7 @@ import { CircuitError } from './circuitError';
 import { curveAt, isCurved, restingConductance } from './curved';
 import { solveDense } from './dense';
 import { voltsOver, type Nodes } from './nodes';
-import { feedThrough, System } from './system';
+import { System } from './system';
 import { conducts, islandsOf, type Topology } from './topology';
 
 const MOST_STEPS = 80;
@@ -112,35 +112,20 @@ function settleWith(
   conducting: Diodes | null,
 ): Settled | null {
   const { topology } = nodes;
-  const system = new System(nodes, islands, conducting);
-  const fedIn = curved.map((place) => {
-    const column = new Float64Array(topology.ties.unknowns);
-    feedThrough(topology, column, place, -1);
-    return column;
-  });
-  if (!system.solve(fedIn)) {
-    throw new CircuitError('singular', 'The circuit has no single answer.');
-  }
-  const standing = rowVolts(nodes, system.right);
+  const system = new System(nodes, islands, conducting, curved);
+  const { fedIn } = system;
+  const standing = system.solve();
+  if (!standing) throw new CircuitError('singular', 'The circuit has no single answer.');
   const settled = settleCurved(nodes, curved, standing, fedIn);
   if (!settled) return null;
   const { unknownOf } = topology.ties;
-  fedIn.forEach((column, index) => {
+  for (const [index, column] of fedIn.entries()) {
     const amps = settled.amps[index] ?? 0;
-    if (amps === 0) return;
+    if (amps === 0) continue;
     for (let row = 0; row < topology.count; row += 1)
       standing[row] = (standing[row] ?? 0) + amps * (column[unknownOf[row] ?? -1] ?? 0);
-  });
+  }
   return { volts: centred(standing, islands), iterations: settled.iterations };
-}
-
-/** Volts of every row: those of its unknown, and what ideal sources put above it. */
-function rowVolts({ topology, aboveV }: Nodes, solution: Float64Array): Float64Array {
-  const { unknownOf } = topology.ties;
-  const volts = new Float64Array(topology.count);
-  for (let row = 0; row < topology.count; row += 1)
-    volts[row] = (solution[unknownOf[row] ?? -1] ?? 0) + (aboveV[row] ?? 0);
-  return volts;
 }
 
 interface CurvedCurrents {
@@ -161,8 +146,10 @@ function settleCurved(
   fedIn: readonly Float64Array[],
 ): CurvedCurrents | null {
   const count = curved.length;
-  const startV = Float64Array.from(curved, (place) => voltsOver(topology, place, standing));
+  const startV = new Float64Array(count);
+  for (let index = 0; index < count; index += 1) startV[index] = voltsOver(topology, curved[index] ?? -1, standing);
   const impedance = impedances(topology, curved, fedIn);
+  const jacobian = new Float64Array(count * count);
   const volts = startV.slice();
   const amps = new Float64Array(count);
   const slopes = new Float64Array(count);
@@ -186,7 +173,8 @@ function settleCurved(
       worst = Math.max(worst, Math.abs(miss));
     }
     if (worst < SETTLED_V) return { amps, iterations: iteration };
-    const jacobian = impedance.map((ohm, at) => (at % (count + 1) === 0 ? 1 : 0) - ohm * (slopes[at % count] ?? 0));
+    for (let at = 0; at < jacobian.length; at += 1)
+      jacobian[at] = (at % (count + 1) === 0 ? 1 : 0) - (impedance[at] ?? 0) * (slopes[at % count] ?? 0);
     if (!solveDense(jacobian, [misses], count)) return null;
     const damping = iteration > DAMPED_AFTER ? 0.5 : 1;
     for (let index = 0; index < count; index += 1) volts[index] = (volts[index] ?? 0) + damping * (misses[index] ?? 0);

@@ -17,8 +17,20 @@ export interface Topology {
   readonly islands: readonly (readonly number[])[];
   readonly ties: Ties;
   readonly elimination: Elimination;
+  /** What every solve fills anew. */
+  readonly work: Work;
   /** Islands by which diodes conduct, as they are met. */
   readonly islandsWhen: Map<number, readonly (readonly number[])[]>;
+}
+
+/** The arrays of one system of equations, kept from solve to solve since large ones are dear to make. */
+interface Work {
+  readonly diagonal: Float64Array;
+  readonly entries: Float64Array;
+  readonly right: Float64Array;
+  readonly aboveV: Float64Array;
+  /** One for each motor and diode. */
+  readonly fedIn: readonly Float64Array[];
 }
 
 /** What ideal sources fix: they tie the volts of a row to another's, or to node 0. */
@@ -36,6 +48,8 @@ export interface Ties {
 const byKey = new Map<number, { readonly key: Int32Array; readonly topology: Topology }[]>();
 const KEPT_AT_MOST = 400;
 let kept = 0;
+/** Where the next key is written. */
+let scratch = new Int32Array(512);
 
 /**
  * How elements between numbered terminals hang together. Circuits are solved
@@ -44,7 +58,9 @@ let kept = 0;
  * @param ground the terminal that is node 0
  */
 export function topologyOf(elements: readonly Element[], count: number, ground: number): Topology {
-  const key = keyOf(elements, count, ground);
+  const length = 2 + 3 * elements.length;
+  if (length > scratch.length) scratch = new Int32Array(2 * length);
+  const key = writeKey(scratch.subarray(0, length), elements, count, ground);
   const hash = hashOf(key);
   const known = byKey.get(hash)?.find((other) => sameKey(other.key, key));
   if (known) return known.topology;
@@ -54,13 +70,12 @@ export function topologyOf(elements: readonly Element[], count: number, ground: 
     kept = 0;
   }
   kept += 1;
-  byKey.set(hash, [...(byKey.get(hash) ?? []), { key, topology }]);
+  byKey.set(hash, [...(byKey.get(hash) ?? []), { key: key.slice(), topology }]);
   return topology;
 }
 
 /** Everything a topology depends on: which terminals are joined, ideally or at all, and by what kind. */
-function keyOf(elements: readonly Element[], count: number, ground: number): Int32Array {
-  const key = new Int32Array(2 + 3 * elements.length);
+function writeKey(key: Int32Array, elements: readonly Element[], count: number, ground: number): Int32Array {
   key[0] = count;
   key[1] = ground;
   let at = 2;
@@ -134,20 +149,29 @@ function findTopology(elements: readonly Element[], count: number, ground: numbe
     if (kind === 'link') ends.fill(rows[a] ?? -1, 2 * place, 2 * place + 2);
   });
   const ties = tiesOf(elements, ends, rowCount);
+  const elimination = planElimination(
+    ties.unknowns,
+    ends.map((row) => ties.unknownOf[row] ?? -1),
+  );
   const placesOf = (wanted: Element['kind']) =>
     elements.flatMap((element, place) => (element.kind === wanted && conducts(element) ? [place] : []));
+  const [motors, diodes] = [placesOf('motor'), placesOf('diode')];
   return {
     count: rowCount,
     rows,
     ends,
-    motors: placesOf('motor'),
-    diodes: placesOf('diode'),
+    motors,
+    diodes,
     islands: islandsOf(ends, rowCount, (place) => conducts(elements[place])),
     ties,
-    elimination: planElimination(
-      ties.unknowns,
-      ends.map((row) => ties.unknownOf[row] ?? -1),
-    ),
+    elimination,
+    work: {
+      diagonal: new Float64Array(ties.unknowns),
+      entries: new Float64Array(elimination.beside.length),
+      right: new Float64Array(ties.unknowns),
+      aboveV: new Float64Array(rowCount),
+      fedIn: [...motors, ...diodes].map(() => new Float64Array(ties.unknowns)),
+    },
     islandsWhen: new Map(),
   };
 }
