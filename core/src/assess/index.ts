@@ -10,6 +10,7 @@ export * from './working';
 export * from './waterReport';
 export { circuitsOf, runWell, simQuestionOf, waterOf, type RunFault, type WellRunQuestion } from './wellRun';
 export * from './lasting';
+export { plainFinding } from './tryFixes';
 export * from './sensitivity';
 export * from './hoseChoices';
 export * from './hoseWorking';

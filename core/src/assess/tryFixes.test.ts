@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import type { Finding } from '../findings';
+import type { Finding, Fix } from '../findings';
 import { anySurvey, jobOf, sized, sizesOf } from './assess.fixture';
 import { assess } from './assess';
+import { plainFinding, withFix } from './tryFixes';
 
 describe('a circuit', () => {
   it('says what a fix moves, before it is taken', () => {
@@ -35,5 +36,36 @@ describe('a circuit', () => {
       { numRuns: 80 },
     );
     expect(offered).toBeGreaterThan(40);
+  });
+});
+
+describe('a finding with a fix', () => {
+  const finding: Finding = {
+    code: 'drop-over-school',
+    severity: 'caution',
+    message: 'The drop is 12 %.',
+    rule: 'At most 10 %.',
+    source: 'a table',
+    about: 'feed',
+  };
+  const fix: Fix = { label: 'Use 10 AWG', circuit: sized({}).circuit, effect: ['drop 12 % → 9 %'] };
+
+  it('tries it once, and not before it is read', () => {
+    const tried = jest.fn(() => fix);
+    const fixable = withFix(finding, tried);
+    expect(fixable.message).toBe(finding.message);
+    expect(tried).not.toHaveBeenCalled();
+    expect(fixable.fix).toBe(fix);
+    expect(fixable.fix).toBe(fix);
+    expect(tried).toHaveBeenCalledTimes(1);
+  });
+
+  it('goes into JSON and into plain copies with its fix, and without one where nothing answers it', () => {
+    const whole = { ...finding, fix };
+    expect(JSON.parse(JSON.stringify([withFix(finding, () => fix)]))).toEqual([JSON.parse(JSON.stringify(whole))]);
+    expect(structuredClone(plainFinding(withFix(finding, () => fix)))).toEqual(whole);
+    expect(Object.keys(plainFinding(withFix(finding, () => undefined)))).not.toContain('fix');
+    const { about: _about, ...ofTheWhole } = finding;
+    expect(Object.keys(plainFinding(ofTheWhole))).not.toContain('about');
   });
 });

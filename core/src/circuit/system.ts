@@ -129,7 +129,7 @@ export class System {
 }
 
 /** A current of `amps` through the element at a place, from its first or plus end to the other. */
-export function feedThrough({ ties, ends }: Topology, right: Float64Array, place: number, amps: number): void {
+function feedThrough({ ties, ends }: Topology, right: Float64Array, place: number, amps: number): void {
   feed(right, ties.unknownOf[ends[2 * place] ?? -1] ?? -1, ties.unknownOf[ends[2 * place + 1] ?? -1] ?? -1, amps);
 }
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { anyVariant, plainNetlist } from '../schemes/schemes.fixture';
-import { everySetting, type Netlist } from './netlist';
+import { everySetting, mapParts, type Netlist } from './netlist';
 import { terminalsOf } from './parts';
-import { solve } from './solve';
+import { solve, type OperatingPoint } from './solve';
 import { withOhms } from './terminals';
 import { truthRow } from './truthTable';
 
@@ -42,6 +42,58 @@ test('a netlist given other resistances is solved as one made with them, after a
     ),
     { numRuns: 80 },
   );
+});
+
+/** Everything that can be read off a point. */
+function readings({ parts, conductors }: Netlist, point: OperatingPoint) {
+  return {
+    volts: parts.flatMap((part) => terminalsOf(part).map((terminal) => point.voltsAt({ part: part.id, terminal }))),
+    amps: [...conductors.map(({ id }) => point.conductorA(id)), ...parts.map(({ id }) => point.partA(id))],
+    words: parts.map(({ id }) => point.wordOf(id)),
+  };
+}
+
+test('an answer stays what it was while its circuit is solved at other volts, in other settings and with other parts', () => {
+  fc.assert(
+    fc.property(anyVariant, fc.nat(), fc.double({ min: 9, max: 15, noNaN: true }), ({ plan }, which, emfV) => {
+      const netlist = plainNetlist(plan);
+      const settings = everySetting(netlist);
+      const setting = settings[which % settings.length] ?? { switches: {}, floats: {} };
+      const { point } = truthRow(netlist, setting);
+      if (!point) return;
+      const first = readings(netlist, point);
+      const others = [
+        mapParts(netlist, (part) => (part.kind === 'battery' ? { ...part, emfV } : part)),
+        mapParts(netlist, (part) => (part.kind === 'pump' ? { ...part, condition: 'locked' } : part)),
+        mapParts(netlist, (part) => (part.kind === 'fuse' ? { ...part, closed: false } : part)),
+      ];
+      for (const other of others) for (const one of settings) truthRow(other, one);
+      expect(readings(netlist, point)).toEqual(first);
+      // And solved once more it is the same, whatever was kept in between.
+      const again = truthRow(netlist, setting).point;
+      expect(again && readings(netlist, again)).toEqual(first);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('a part changed under its own name is solved as it now is', () => {
+  const netlist = (ohm: number): Netlist => ({
+    ground: { part: 'battery', terminal: 'minus' },
+    parts: [
+      { kind: 'battery', id: 'battery', emfV: 12, internalOhm: 1 },
+      { kind: 'joint', id: 'joint', ways: ['a', 'b'], ohm },
+    ],
+    conductors: wires,
+  });
+  const at = (part: string, terminal: string) => ({ part, terminal });
+  const wires = [
+    { id: 'there', from: at('battery', 'plus'), to: at('joint', 'a'), ohm: 0 },
+    { id: 'back', from: at('joint', 'b'), to: at('battery', 'minus'), ohm: 1 },
+  ];
+  // 12 V over 1 Ω, 1 Ω and the joint: 4 A, 3 A, and 4 A again.
+  const amps = [1, 2, 1].map((ohm) => solve(netlist(ohm), { switches: {}, floats: {} }).conductorA('there'));
+  expect(amps.map((value) => value.toFixed(9))).toEqual(['4.000000000', '3.000000000', '4.000000000']);
 });
 
 test('a resistance that is not given stays, and none becomes an ideal joint', () => {
