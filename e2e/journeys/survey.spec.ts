@@ -68,6 +68,33 @@ test('a dead server during typing loses nothing', async ({ page, request, contex
   expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.2);
 });
 
+test('pages not yet seen open without a connection, once the first has stood for a while', async ({
+  page,
+  context,
+  request,
+  expected,
+}) => {
+  expected.push(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  const job = await addBoat(request, demoBoat('pinnock', 'Out of reach'));
+  const ahead = page.waitForResponse((answer) => /VersionsScreen.*\.js$/.test(answer.url()));
+  await open(page, placesOf(job).boat, job.boat.name);
+  // The last of the pages that are fetched ahead.
+  await (await ahead).finished();
+  await context.setOffline(true);
+  await page.getByRole('link', { name: /Bilge pump/ }).click();
+  for (const station of ['Survey', 'Size', 'Float', 'Bench']) {
+    await page.getByRole('tab', { name: station }).click();
+    await expect(page.getByRole('tab', { name: station, selected: true })).toBeVisible();
+  }
+  await expect(page.getByText('Pump standing.').filter({ visible: true }).first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Survey' }).click();
+  await page.getByLabel('Source to panel, one way, in m').fill('2.6');
+  await expect(page.getByText('Kept on this device, server away').filter({ visible: true })).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('Saved', { exact: true }).filter({ visible: true })).toBeVisible();
+  expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.6);
+});
+
 test('a stale save shows both ways out and loses neither copy', async ({ page, request, expected }) => {
   expected.push(/412/);
   const job = await addBoat(request, demoBoat('pinnock', 'Contested'));

@@ -10,6 +10,7 @@ import { Pressable, Text, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 import { DraftsContext, makeDraftStore } from '../data/boats';
+import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
 import { PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
@@ -20,6 +21,18 @@ const textScale = { usual: 1, large: 1.15, largest: 1.3 } as const;
 
 /** The library's own icons are drawn by ours, which screen readers pass over. */
 const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };
+
+/** Calls when the browser has nothing else to do, or after a while. @returns what takes the call back */
+function whenIdle(call: () => void): () => void {
+  // Not every browser tells when it is idle.
+  const { requestIdleCallback, cancelIdleCallback } = window as Partial<Window>;
+  if (!requestIdleCallback || !cancelIdleCallback) {
+    const timer = setTimeout(call, 2000);
+    return () => clearTimeout(timer);
+  }
+  const idle = requestIdleCallback(call, { timeout: 5000 });
+  return () => cancelIdleCallback(idle);
+}
 
 export default function RootLayout() {
   const [fontsReady, fontsFailed] = useFonts({
@@ -45,7 +58,10 @@ export default function RootLayout() {
     document.body.style.backgroundColor = (dark ? darkTheme : lightTheme).palette.ground;
   }, [dark]);
 
-  if (!fontsReady && !fontsFailed) return <View />;
+  const shown = fontsReady || fontsFailed !== null;
+  useEffect(() => (shown ? whenIdle(() => void fetchScreensAhead()) : undefined), [shown]);
+
+  if (!shown) return <View />;
   return (
     <SettingsContext.Provider value={access}>
       <QueryClientProvider client={client}>

@@ -1,1 +1,1 @@
-export { YardScreen as default } from '../features/yard/YardScreen';
+export { YardScreen as default } from '../features/screens';

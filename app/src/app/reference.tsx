@@ -1,1 +1,1 @@
-export { ReferenceScreen as default } from '../features/reference/ReferenceScreen';
+export { ReferenceScreen as default } from '../features/screens';

@@ -110,6 +110,15 @@ export class Page {
     await act(async () => this.labelled(label).click());
   }
 
+  /** Presses the button that reads so. */
+  async pressText(text: string): Promise<void> {
+    const found = [...this.host.querySelectorAll<HTMLElement>('[role="button"]')].find(
+      (one) => one.textContent === text,
+    );
+    if (!found) throw new Error(`No button reads "${text}".`);
+    await act(async () => found.click());
+  }
+
   /** Presses what is labelled so inside something. */
   async pressIn(inside: HTMLElement, label: string): Promise<void> {
     const found = inside.querySelector<HTMLElement>(`[aria-label="${label}"]`);

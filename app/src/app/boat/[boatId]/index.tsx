@@ -1,1 +1,1 @@
-export { BoatScreen as default } from '../../../features/boat/BoatScreen';
+export { BoatScreen as default } from '../../../features/screens';

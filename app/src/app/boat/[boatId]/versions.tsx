@@ -1,1 +1,1 @@
-export { VersionsScreen as default } from '../../../features/boat/VersionsScreen';
+export { VersionsScreen as default } from '../../../features/screens';

@@ -1,4 +1,4 @@
-import { CircuitScreen } from '../../../../features/circuit/CircuitScreen';
+import { CircuitScreen } from '../../../../features/screens';
 
 export default function FloatRoute() {
   return <CircuitScreen station="float" />;
