@@ -1,6 +1,6 @@
 import type { PoseFacts, WaterFacts } from '../findings';
 import { defaults } from '../reference';
-import { formatQuantity, plainNumber, type UnitSystem } from '../units';
+import { formatQuantity, formatVolume, plainNumber, type UnitSystem } from '../units';
 import {
   areaM2,
   drainBackM3,
@@ -39,7 +39,7 @@ export function hoseWorking(water: WaterFacts, units: UnitSystem): WorkingLine[]
     },
     {
       what: 'Speed in the hose',
-      figures: `${formatQuantity(row.flowLPerH, 'flow', units, 0)} through ${small(hose.boreM)}: ${plainNumber(speed, 2)} m/s, Reynolds number ${Math.round(re).toLocaleString('en')}`,
+      figures: `${formatQuantity(row.flowLPerH, 'flow', units, 0)} through ${small(hose.boreM)}: ${formatQuantity(speed, 'speed', units)}, Reynolds number ${Math.round(re).toLocaleString('en')}`,
     },
     {
       what: 'Friction',
@@ -53,13 +53,13 @@ export function hoseWorking(water: WaterFacts, units: UnitSystem): WorkingLine[]
       what: 'Against the pump',
       figures: `lift and losses together ${head(row.headM)}, where the pump’s curve at the speed its volts give meets the hose`,
     },
-    { what: 'Runs back at each stop', figures: drainBackInWords(water) },
+    { what: 'Runs back at each stop', figures: drainBackInWords(water, units) },
   ];
 }
 
-function drainBackInWords({ hose, poses }: WaterFacts): string {
+function drainBackInWords({ hose, poses }: WaterFacts, units: UnitSystem): string {
   if (!hose) return '';
   if (hose.checkValve) return 'nothing: the check valve holds it';
-  const litres = ({ pose }: PoseFacts) => 1000 * drainBackM3(hose, slopesOf(pose));
-  return poses.map((facts) => `${facts.pose.name.toLowerCase()} ${litres(facts).toFixed(2)} L`).join('; ');
+  const back = ({ pose }: PoseFacts) => formatVolume(1000 * drainBackM3(hose, slopesOf(pose)), units);
+  return poses.map((facts) => `${facts.pose.name.toLowerCase()} ${back(facts)}`).join('; ');
 }

@@ -14,7 +14,7 @@ import {
   widenFloat,
   widerHoses,
 } from './waterFixes';
-import { boundInWords, inFlow, inHead, inLitres, inMillimetres, poseName } from './waterWords';
+import { boundInWords, inFlow, inHead, inVolume, inMillimetres, poseName } from './waterWords';
 
 const WINDOW_SOURCE = 'Levels and volumes of this well in every pose';
 
@@ -95,7 +95,7 @@ function noWindow(circuit: Circuit, water: WaterFacts): Judgement {
     return saying({
       code: 'float-own-water',
       severity: 'stop',
-      message: `At no height does the water between on and off exceed ${defaults.drainBackFactor} times the ${inLitres(backL)} that run back from the hose: the pump would cycle on its own water. It takes a float with a wider dead-band, a hose that holds less, or a check valve.`,
+      message: `At no height does the water between on and off exceed ${defaults.drainBackFactor} times the ${inVolume(backL)} that run back from the hose: the pump would cycle on its own water. It takes a float with a wider dead-band, a hose that holds less, or a check valve.`,
       rule: 'The water between on and off is at least one and a half times what the hose gives back.',
       ideas: () => [...widenFloat(circuit, water), ...thinnerHose(circuit, water), ...addCheckValve(circuit, water)],
     });

@@ -1,4 +1,4 @@
-import { formatQuantity } from '../units';
+import { formatQuantity, formatVolume } from '../units';
 import type { Bound } from '../water';
 import type { WaterFacts } from './waterFacts';
 
@@ -17,9 +17,9 @@ export function inHead(metres: number): string {
   return `${formatQuantity(metres, 'head', 'metric', 2)} (${formatQuantity(metres, 'head', 'us', 1)})`;
 }
 
-/** Litres in words: "0.8 L". */
-export function inLitres(litres: number): string {
-  return `${litres < 10 ? litres.toFixed(1) : String(Math.round(litres))}\u00a0L`;
+/** A volume in both unit systems: "0.84 L (0.22 gal)". */
+export function inVolume(litres: number): string {
+  return `${formatVolume(litres, 'metric')} (${formatVolume(litres, 'us')})`;
 }
 
 export function poseName({ poses }: WaterFacts, id: string): string {

@@ -11,6 +11,12 @@ export function formatQuantity(base: number, key: QuantityKey, system: UnitSyste
   return `${plainNumber(toUnit(base, unit), digits ?? unit.digits)}\u00a0${unit.symbol}`;
 }
 
+/** A volume by its size, L or US gal: 0.84 L, 12.3 L, 142 L; 0.22 gal. */
+export function formatVolume(litres: number, system: UnitSystem): string {
+  const size = Math.abs(toUnit(litres, shownUnit('volume', system)));
+  return formatQuantity(litres, 'volume', system, size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2);
+}
+
 /** Amperes to three significant figures at most, in mA below a tenth: 4.6 A, 0.84 A, 142 A, 15.7 mA. */
 export function formatAmps(amps: number): string {
   if (amps !== 0 && Math.abs(amps) < 0.1) return `${threeFigures(amps * 1000)}\u00a0mA`;

@@ -32,7 +32,7 @@ const unit = (symbol: string, spellings: readonly string[], factor: number, digi
   offset,
 });
 
-/** Base units: m, A, V, Ω, L/h, °C, Ah. */
+/** Base units: m, A, V, Ω, L/h, m/s, L, °C, Ah. */
 export const quantities = {
   length: {
     name: 'length',
@@ -84,6 +84,20 @@ export const quantities = {
       unit('L/min', ['lpm', 'l/m', 'litres/minute'], 60, 1),
     ],
     shown: { metric: 'L/h', us: 'gal/h' },
+  },
+  speed: {
+    name: 'speed',
+    units: [unit('m/s', ['metres per second'], 1, 2), unit('ft/s', ['fps', 'feet per second'], 0.3048, 1)],
+    shown: { metric: 'm/s', us: 'ft/s' },
+  },
+  volume: {
+    name: 'volume',
+    units: [
+      unit('L', ['litre', 'litres', 'liter', 'liters'], 1, 1),
+      unit('gal', ['gallon', 'gallons', 'us gal'], 3.785411784, 2),
+      unit('mL', ['millilitre', 'millilitres', 'milliliters'], 0.001, 0),
+    ],
+    shown: { metric: 'L', us: 'gal' },
   },
   angle: {
     name: 'angle',

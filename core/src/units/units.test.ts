@@ -3,6 +3,7 @@ import {
   formatOpening,
   formatOhms,
   formatQuantity,
+  formatVolume,
   fromUnit,
   parseQuantity,
   quantities,
@@ -63,5 +64,17 @@ describe('what is shown', () => {
       '10\u00a0min',
       '2\u00a0h',
     ]);
+  });
+});
+
+describe('a volume', () => {
+  it('is given as finely as its size asks, in litres or in gallons', () => {
+    const both = (litres: number) => [formatVolume(litres, 'metric'), formatVolume(litres, 'us')];
+    expect(both(0)).toEqual(['0\u00a0L', '0\u00a0gal']);
+    // A US gallon is 3.785411784 L.
+    expect(both(0.84)).toEqual(['0.84\u00a0L', '0.22\u00a0gal']);
+    expect(both(12.34)).toEqual(['12.3\u00a0L', '3.26\u00a0gal']);
+    expect(both(99.96)).toEqual(['100\u00a0L', '26.4\u00a0gal']);
+    expect(both(1234.5)).toEqual(['1235\u00a0L', '326\u00a0gal']);
   });
 });

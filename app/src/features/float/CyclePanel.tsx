@@ -2,7 +2,7 @@ import { ingressOf, type RunFault } from '@harbor-latch/core/assess/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import { batteryChemistry } from '@harbor-latch/core/reference/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
-import { formatQuantity } from '@harbor-latch/core/units/index';
+import { formatQuantity, formatVolume } from '@harbor-latch/core/units/index';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
@@ -160,6 +160,7 @@ function Played({
   const kind = job.batteries.find(({ id }) => id === battery?.id)?.chemistry ?? 'lead-acid';
   const pose = posesOf(job).find(({ id }) => id === poseId);
   const limitM = limitOf(job, wellId, poseId);
+  const volume = (m3: number) => formatVolume(1000 * m3, units);
   return (
     <View style={{ gap: 10 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' }}>
@@ -189,7 +190,7 @@ function Played({
       <Words kind="small" muted>
         {[
           `${pose?.name ?? ''}, from a dry well and a full battery.`,
-          `${litres(run.inM3)} came in, ${litres(run.pumpedM3)} left, ${litres(run.endM3)} stand in the well.`,
+          `${volume(run.inM3)} came in, ${volume(run.pumpedM3)} left, ${volume(run.endM3)} stand in the well.`,
           pump ? `${pump.starts} starts${pump.runS === null ? '' : `, ${timeInWords(pump.runS)} a run`}.` : '',
           battery
             ? `${battery.ampHours.toFixed(1)} Ah used; usable down to ${Math.round(batteryChemistry[kind].usableTo * 100)} %.`
@@ -198,10 +199,6 @@ function Played({
       </Words>
     </View>
   );
-}
-
-function litres(m3: number): string {
-  return `${(1000 * m3).toFixed(m3 < 0.01 ? 1 : 0)}\u00a0L`;
 }
 
 /** The level between two points of the trace. */

@@ -2,7 +2,7 @@ import { ingressOf, type RunReport, type Spread } from '@harbor-latch/core/asses
 import type { Finding } from '@harbor-latch/core/findings/index';
 import type { Circuit, CircuitWater, Job } from '@harbor-latch/core/job/index';
 import { posesOf } from '@harbor-latch/core/water/index';
-import { formatQuantity } from '@harbor-latch/core/units/index';
+import { formatQuantity, formatVolume } from '@harbor-latch/core/units/index';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
@@ -173,7 +173,7 @@ function RunRow({
     ['A run lasts', both(({ runS }) => (runS === null ? 'none ended' : timeInWords(runS)))],
     ['Longest run', both(({ longestRunS }) => (longestRunS === null ? 'none ended' : timeInWords(longestRunS)))],
     ['Share of the time', both(({ dutyShare }) => `${(100 * dutyShare).toFixed(1)}\u00a0%`)],
-    ['Pumped', both(({ pumpedL }) => `${Math.round(pumpedL)}\u00a0L`)],
+    ['Pumped', both(({ pumpedL }) => formatVolume(pumpedL, units))],
     ['Used a day', both(({ ampHoursPerDay }) => `${ampHoursPerDay.toFixed(1)}\u00a0Ah`)],
     ['To the limit, no pump', both(({ timeToLimitS }) => timeInWords(timeToLimitS.none))],
     ['With the first pump', both(({ timeToLimitS }) => timeInWords(timeToLimitS.primary))],

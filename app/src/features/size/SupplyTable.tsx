@@ -45,7 +45,7 @@ export function SupplyTable({ facts }: { readonly facts: CircuitFacts }) {
         <Words kind="small" muted>
           {flowKnown
             ? 'Open flow is at no height; lift and hose take more off. Speed is of label speed. The battery is as it is at its posts.'
-            : 'Speed is of label speed. Enter the open flow in the survey to see litres.'}
+            : 'Speed is of label speed. Enter the open flow in the survey to see what it moves.'}
         </Words>
       </View>
     </Card>

@@ -46,7 +46,7 @@ describe('the size station', () => {
 
   it('shows open flow in the yard’s unit only where the label’s is known', () => {
     sizing(boatWith());
-    expect(page.text).toContain('Enter the open flow in the survey to see litres.');
+    expect(page.text).toContain('Enter the open flow in the survey to see what it moves.');
     page.close();
     sizing(boatWith({ pump: { currentA: 5, openFlowLPerH: 3000 } }), null, 'us');
     expect(page.text).toMatch(/\d{3}\u00a0gal\/h/);
