@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative, sep } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants, gzip } from 'node:zlib';
 import { build as bundle } from 'esbuild';
@@ -69,7 +69,18 @@ async function buildWeb(): Promise<void> {
     },
   );
   if (status !== 0) throw new Error(`The web application could not be built.\n${stdout}\n${stderr}`);
+  preloadFonts(webFolder);
   await compressFolder(webFolder);
+}
+
+/** Fonts are asked for with the first page, not only once its code has run: nothing is shown before they are there. */
+function preloadFonts(folder: string): void {
+  const page = join(folder, 'index.html');
+  const links = filesIn(join(folder, 'assets'))
+    .filter((path) => path.endsWith('.ttf'))
+    .map((path) => `/${relative(folder, path).split(sep).join('/')}`)
+    .map((href) => `<link rel="preload" href="${href}" as="font" type="font/ttf" crossorigin>`);
+  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${links.join('')}</head>`));
 }
 
 const brotli = promisify(brotliCompress);

@@ -1,7 +1,6 @@
 import AtkinsonRegular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf';
 import AtkinsonMedium from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold/AtkinsonHyperlegibleNext_600SemiBold.ttf';
 import AtkinsonBold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf';
-import MaterialDesignIcons from '@react-native-vector-icons/material-design-icons/fonts/MaterialDesignIcons.ttf';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Stack, type ErrorBoundaryProps } from 'expo-router';
@@ -12,7 +11,8 @@ import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 import { DraftsContext, makeDraftStore } from '../data/boats';
 import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
-import { PaperIcon } from '../ui/Icon';
+import icons from '../../assets/icons.ttf';
+import { ICON_FONT, PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
 import { darkTheme, lightTheme } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
@@ -39,7 +39,7 @@ export default function RootLayout() {
     Atkinson: AtkinsonRegular,
     AtkinsonMedium,
     AtkinsonBold,
-    MaterialDesignIcons,
+    [ICON_FONT]: icons,
   });
   const access = useStoredSettings();
   const system = useColorScheme();

@@ -1,12 +1,20 @@
 import { lazily } from '../ui/lazily';
 
 /** Every page of the application, each loaded when it is first shown or while nothing else is to be done. */
-export const YardScreen = lazily(async () => (await import('./yard/YardScreen')).YardScreen);
-export const BoatScreen = lazily(async () => (await import('./boat/BoatScreen')).BoatScreen);
-export const CircuitScreen = lazily(async () => (await import('./circuit/CircuitScreen')).CircuitScreen);
-export const VersionsScreen = lazily(async () => (await import('./boat/VersionsScreen')).VersionsScreen);
-export const ReferenceScreen = lazily(async () => (await import('./reference/ReferenceScreen')).ReferenceScreen);
-export const SettingsScreen = lazily(async () => (await import('./settings/SettingsScreen')).SettingsScreen);
+export const YardScreen = lazily(() => import('./yard/YardScreen').then(({ YardScreen: screen }) => screen));
+export const BoatScreen = lazily(() => import('./boat/BoatScreen').then(({ BoatScreen: screen }) => screen));
+export const CircuitScreen = lazily(() =>
+  import('./circuit/CircuitScreen').then(({ CircuitScreen: screen }) => screen),
+);
+export const VersionsScreen = lazily(() =>
+  import('./boat/VersionsScreen').then(({ VersionsScreen: screen }) => screen),
+);
+export const ReferenceScreen = lazily(() =>
+  import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen),
+);
+export const SettingsScreen = lazily(() =>
+  import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen),
+);
 
 /** The order in which a user is likely to come to them. */
 const likely = [YardScreen, BoatScreen, CircuitScreen, ReferenceScreen, SettingsScreen, VersionsScreen];

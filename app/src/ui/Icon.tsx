@@ -1,11 +1,15 @@
-import {
-  MaterialDesignIcons,
-  type MaterialDesignIconsIconName,
-} from '@react-native-vector-icons/material-design-icons';
+import { createIconSet } from '@react-native-vector-icons/common';
 import { View } from 'react-native';
+import glyphs from './glyphs.json';
 import { usePalette } from './theme';
 
-export type IconName = MaterialDesignIconsIconName;
+/** The icons of the font that is shipped; `npm run icons` adds those newly named in the sources. */
+export type IconName = keyof typeof glyphs;
+
+/** The family under which the font of icons is loaded. */
+export const ICON_FONT = 'Icons';
+
+const Glyph = createIconSet(glyphs, { postScriptName: ICON_FONT, fontFileName: 'icons.ttf' });
 
 /** An icon beside words that say the same: hidden from screen readers. */
 export function Icon({
@@ -19,7 +23,7 @@ export function Icon({
 }) {
   return (
     <View aria-hidden style={{ width: size, height: size }}>
-      <MaterialDesignIcons name={name} size={size} color={color} />
+      <Glyph name={name} size={size} color={color} />
     </View>
   );
 }
