@@ -255,6 +255,45 @@ test('the same dice give the same days, and wetter dice fewer', () => {
   expect(spreadOf([1, 2, null])).toEqual({ throws: 3, low: 1, middle: 2, high: null });
 });
 
+test.each<[string, IngressSource]>([
+  ['steady', { kind: 'steady', flowLPerH: 60 }],
+  ['rain', { kind: 'rain', areaM2: 8, rateMmPerH: 8 }],
+  ['drip', { kind: 'drip', perMinute: 12000 }],
+  ['opening', { kind: 'opening', diameterM: 0.003, heightM: 0.01, outsideM: 0.3 }],
+  ['script', { kind: 'script', steps: [{ fromS: 0, flowLPerH: 60 }] }],
+])('dice that make %s wetter take days away, dice that make it drier give some', (_kind, source) => {
+  const job = wetJob({ sources: [source] });
+  const question = { job, wellId: 'bilge', poseId: 'rest', ingressId: 'way', hours: 72 };
+  /** Dice whose first throw is so many deviations, and whose others are none. */
+  const first = (deviations: number) => {
+    const thrown = [1 - Math.exp(-(deviations ** 2) / 2), deviations < 0 ? 0.5 : 0];
+    return () => thrown.shift() ?? 0;
+  };
+  const [dry, usual, wet] = [-2, 0, 2].map((deviations) => throwDays(question, first(deviations)) ?? Infinity);
+  expect(wet).toBeLessThan(usual ?? NaN);
+  expect(usual).toBeLessThan(dry ?? NaN);
+});
+
+test('a wider hose that gives back more takes the float along to a height that serves, and leaves one that serves', () => {
+  const wells: Job['wells'] = [
+    { id: 'bilge', name: 'Sump', aftM: -0.15, foreM: 0.15, section: { kind: 'v', deadriseDeg: 45, widthM: 0.6 } },
+  ];
+  const widened = (zM: number) => {
+    const job = wetJob({ wells, water: { hose: { ...hose, boreM: 0.019 }, portM: 0.025, float: { zM } } });
+    const { fix } = findingOf(job, 'hose-below-port');
+    if (!fix) throw new Error('no fix');
+    const codes = waterCodes({ ...job, circuits: [fix.circuit] });
+    expect(codes).not.toContain('hose-below-port');
+    // In a vee the water between on and off grows with the height: lower down the wider hose would give back too much.
+    expect(codes).not.toContain('float-own-water');
+    return fix;
+  };
+  expect(widened(0.03).label).toMatch(/^Use 25.mm \(1.in\) hose, float’s base at /);
+  expect(widened(0.03).circuit.water?.float?.zM).toBeGreaterThan(0.06);
+  expect(widened(0.09).label).toBe('Use 25\u00a0mm (1\u00a0in) hose');
+  expect(widened(0.09).circuit.water?.float?.zM).toBe(0.09);
+});
+
 test('beside the hose as it is stand a wider one, fewer bends and thicker cable, each moving more', () => {
   const job = wetJob();
   const [circuit] = job.circuits;
