@@ -91,7 +91,12 @@ test('the conductor list and the drawing leave as files in which hostile names a
   const drawing = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export the drawing' }).click();
   const svg = readFileSync(await (await drawing).path(), 'utf8');
-  expect(svg).toContain('<svg');
+  const unread = await page.evaluate(
+    (text) => new DOMParser().parseFromString(text, 'image/svg+xml').querySelector('parsererror')?.textContent ?? null,
+    svg,
+  );
+  expect(unread).toBeNull();
+  expect(svg).toMatch(/<svg[^>]* xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
   expect(svg).toContain('16 AWG');
   expect(svg).not.toContain('<svg onload');
   expect(svg).not.toContain('tabindex');

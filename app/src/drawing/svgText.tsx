@@ -25,7 +25,6 @@ export function svgText(diagram: Diagram, title: string): string {
 }
 
 function serialized(svg: SVGSVGElement): string {
-  svg.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   svg.setAttribute('role', 'img');
   for (const element of svg.querySelectorAll('[tabindex], [role]')) {
     for (const name of ['tabindex', 'role', 'aria-checked', 'style']) element.removeAttribute(name);

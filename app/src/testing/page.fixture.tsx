@@ -96,6 +96,11 @@ export class Page {
     return [...this.host.querySelectorAll(selector)].map((one) => one.textContent ?? '');
   }
 
+  /** The labels of everything that a selector finds. */
+  labels(selector: string): string[] {
+    return [...this.host.querySelectorAll(selector)].flatMap((one) => one.getAttribute('aria-label') ?? []);
+  }
+
   labelled(label: string): HTMLElement {
     const found = this.host.querySelector<HTMLElement>(`[aria-label="${label}"]`);
     if (!found) throw new Error(`Nothing is labelled "${label}".`);
@@ -116,6 +121,20 @@ export class Page {
       (one) => one.textContent === text,
     );
     if (!found) throw new Error(`No button reads "${text}".`);
+    await act(async () => found.click());
+  }
+
+  /** Takes one of a few choices that stand side by side. */
+  async choose(group: string, choice: string): Promise<void> {
+    const row = this.host.querySelector<HTMLElement>(`[role="radiogroup"][aria-label="${group}"]`);
+    if (!row) throw new Error(`There is no choice "${group}".`);
+    await this.pressIn(row, choice);
+  }
+
+  /** Opens what is summed up in a line that begins so. */
+  async unfold(title: string): Promise<void> {
+    const found = this.host.querySelector<HTMLElement>(`[aria-expanded="false"][aria-label^="${title}"]`);
+    if (!found) throw new Error(`Nothing is folded under "${title}".`);
     await act(async () => found.click());
   }
 

@@ -89,7 +89,7 @@ export function PlacePanel({
         />
       </Labelled>
       {piece && index >= 0 ? (
-        <BoatForm key={piece.id} draft={draft}>
+        <BoatForm draft={draft}>
           <PieceFields piece={piece} index={index} water={water} />
         </BoatForm>
       ) : null}

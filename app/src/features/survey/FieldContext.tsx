@@ -14,6 +14,12 @@ export function useDoubt(path: JobPath): string | undefined {
   return useContext(DoubtsContext).get(path.join('/'));
 }
 
+/** What a field is begun anew by: its place, and changes of its boat that came from elsewhere. */
+export function useRound(path: JobPath): string {
+  const draft = useContext(FieldDraftContext);
+  return [draft?.id, draft?.reloads, ...path].join('/');
+}
+
 export interface FieldAccess {
   readonly value: unknown;
   /** A text kept from before that could not be read as a value. */

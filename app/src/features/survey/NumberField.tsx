@@ -8,38 +8,52 @@ import {
   type UnitSystem,
 } from '@harbor-latch/core/units/index';
 import { useEffect, useState } from 'react';
-import { Controller, useFormContext } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { PressRow } from '../../ui/PressRow';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { useDoubt, useField, type FieldAccess } from './FieldContext';
+import { useDoubt, useField, useRound, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';
 
 /** A number with its unit, steppers, its default shown as one, and its message in place. */
 export function NumberField(props: NumberFieldProps) {
+  const units = useUnits();
+  return <InUnits key={units} {...props} yardUnits={units} />;
+}
+
+/** The field keeps the unit chosen for it as long as the yard keeps its own. */
+function InUnits({ yardUnits, ...props }: NumberFieldProps & { readonly yardUnits: UnitSystem }) {
+  const [units, setUnits] = useState(yardUnits);
+  const round = useRound(props.path);
+  return <OneNumber key={round} {...props} units={units} onUnits={setUnits} />;
+}
+
+interface OneNumberProps extends NumberFieldProps {
+  readonly units: UnitSystem;
+  readonly onUnits: (units: UnitSystem) => void;
+}
+
+function OneNumber({ units, onUnits, ...props }: OneNumberProps) {
   const { path, quantity } = props;
   const field = useField(path);
   const doubt = useDoubt(path);
-  const yardUnits = useUnits();
-  const [units, setUnits] = useState<UnitSystem>(yardUnits);
-  const { control, trigger } = useFormContext<Record<string, string>>();
-  const name = path.join('/').replaceAll('.', '_');
+  const { control, trigger } = useForm<{ text: string }>({ mode: 'onChange' });
   const start = field.typed ?? textOf(field.value, quantity, units);
 
   // What was kept from before shows its message from the start.
   const [wasTyped] = useState(field.typed !== undefined);
   useEffect(() => {
-    if (wasTyped) void trigger(name);
-  }, [wasTyped, trigger, name]);
+    if (wasTyped) void trigger('text');
+  }, [wasTyped, trigger]);
 
   const validate = (text: string) => problemOf(text, quantity, units, field) ?? true;
   return (
     <Controller
       control={control}
-      name={name}
+      name="text"
       defaultValue={start}
       rules={{ validate }}
       render={({ field: form, fieldState }) => {
@@ -60,7 +74,7 @@ export function NumberField(props: NumberFieldProps) {
         };
         const otherUnits: UnitSystem = units === 'metric' ? 'us' : 'metric';
         const switchUnits = () => {
-          setUnits(otherUnits);
+          onUnits(otherUnits);
           if (!fieldState.error) form.onChange(textOf(field.value, quantity, otherUnits));
         };
         return (

@@ -1,30 +1,32 @@
-import { Controller, useFormContext } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { TextInput, View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { useField } from './FieldContext';
+import { useField, useRound } from './FieldContext';
 
-/** A text of the job; left empty it is not entered, unless it must have one. */
-export function TextField({
-  path,
-  label,
-  needed = false,
-  lines = 1,
-}: {
+interface TextFieldProps {
   readonly path: JobPath;
   readonly label: string;
   readonly needed?: boolean;
   readonly lines?: number;
-}) {
+}
+
+/** A text of the job; left empty it is not entered, unless it must have one. */
+export function TextField(props: TextFieldProps) {
+  const round = useRound(props.path);
+  return <OneText key={round} {...props} />;
+}
+
+function OneText({ path, label, needed = false, lines = 1 }: TextFieldProps) {
   const field = useField(path);
   const palette = usePalette();
-  const { control } = useFormContext<Record<string, string>>();
+  const { control } = useForm<{ text: string }>({ mode: 'onChange' });
   const valueOf = (text: string) => (text.trim() === '' && !needed ? undefined : text);
   return (
     <Controller
       control={control}
-      name={path.join('/')}
+      name="text"
       defaultValue={field.typed ?? (typeof field.value === 'string' ? field.value : '')}
       rules={{ validate: (text: string) => field.check(valueOf(text)) ?? true }}
       render={({ field: form, fieldState: { error } }) => (

@@ -1,0 +1,73 @@
+import { boatWith } from '../testing/page.fixture';
+import { deleteBoat, listBoats, listVersions, putBoat, ServerAway, ServerProblem, versionOf } from './api';
+
+const job = boatWith();
+const stored = { id: job.boat.id, version: 3, savedAt: '2026-01-01T10:00:00Z', job };
+
+/** A server that gives one answer to everything. @returns what it was asked */
+function answering(status: number, body: unknown): jest.Mock {
+  const fetched = jest.fn(async () => ({
+    ok: status < 400,
+    status,
+    json: async () => {
+      if (body === undefined) throw new SyntaxError('no JSON');
+      return body;
+    },
+  }));
+  globalThis.fetch = fetched as unknown as typeof fetch;
+  return fetched;
+}
+
+const before = globalThis.fetch;
+afterEach(() => {
+  globalThis.fetch = before;
+});
+
+const failure = (work: Promise<unknown>) => work.then(() => null).catch((error: unknown) => error);
+
+describe('the server', () => {
+  it('is asked for boats, and for what they were', async () => {
+    const asked = answering(200, { boats: [stored] });
+    expect(await listBoats()).toEqual([stored]);
+    expect(asked).toHaveBeenCalledWith('/api/boats', undefined);
+    answering(200, { revisions: [{ id: stored.id, version: 2, savedAt: stored.savedAt }] });
+    expect((await listVersions(stored.id)).map(({ version }) => version)).toEqual([2]);
+    const once = answering(200, stored);
+    expect(await versionOf(stored.id, 2)).toEqual(stored);
+    expect(once).toHaveBeenCalledWith(`/api/boats/${stored.id}/revisions/2`, undefined);
+  });
+
+  it('takes a boat on the version it was changed from, or as new', async () => {
+    const asked = answering(200, stored);
+    await putBoat(job, 2);
+    expect(asked.mock.calls[0]?.[1]).toMatchObject({ method: 'PUT', headers: { 'If-Match': '"2"' } });
+    await putBoat(job, null);
+    expect(asked.mock.calls[1]?.[1]).toMatchObject({ headers: { 'If-None-Match': '*' } });
+    await deleteBoat(stored.id, 3);
+    expect(asked.mock.calls[2]?.[1]).toEqual({ method: 'DELETE', headers: { 'If-Match': '"3"' } });
+  });
+
+  it('that refuses says why, and gives its own copy of what was stale', async () => {
+    answering(412, { code: 'stale', detail: 'It was changed meanwhile.', current: stored });
+    const refused = await failure(putBoat(job, 1));
+    expect(refused).toBeInstanceOf(ServerProblem);
+    expect(refused).toMatchObject({
+      status: 412,
+      code: 'stale',
+      message: 'It was changed meanwhile.',
+      current: stored,
+    });
+    answering(412, { code: 'stale', detail: 'It is gone.', current: null });
+    expect(await failure(putBoat(job, 1))).toMatchObject({ current: null });
+  });
+
+  it.each([
+    ['is not reached', () => (globalThis.fetch = () => Promise.reject(new TypeError('no route')))],
+    ['answers with something that is none of its own', () => answering(502, undefined)],
+    ['has no database just now', () => answering(503, { code: 'database-away', detail: 'Later.' })],
+    ['has too much to do', () => answering(429, { code: 'too-many', detail: 'Later.' })],
+  ])('counts as away where it %s', async (_what, set) => {
+    set();
+    expect(await failure(listBoats())).toBeInstanceOf(ServerAway);
+  });
+});
