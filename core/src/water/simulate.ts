@@ -1,18 +1,15 @@
 import { netFlow, passTime, passTo, passUntilTaken, type Flows, type Passage } from './advance';
-import { batteryAtWork, drain, type BatteryAtWork } from './batteryAtWork';
+import { drain, type BatteryAtWork } from './batteryAtWork';
 import { comesAgain, cyclesAhead, type CycleStart } from './cycles';
-import { findMode, modeKey, type Mode } from './modes';
-import { nextClockS, nextThreshold, nextTurnS, type PartsAtWork } from './nextEvent';
-import { FlowTable } from './flowTable';
-import { feelsLevel, inflow, mostInflow } from './ingress';
-import { FloatAtWork, PumpAtWork } from './pumpAtWork';
+import { CHARGE_STEP, ModeKeeper } from './modeKeeper';
+import { nextClockS, nextThreshold, nextTurnS } from './nextEvent';
+import { feelsLevel, inflow } from './ingress';
+import type { PumpAtWork } from './pumpAtWork';
 import { runTally } from './runTally';
-import type { WaterRun, SimFloat, SimQuestion } from './simQuestion';
+import { setUp, type SimParts } from './setUp';
+import type { SimQuestion, WaterRun } from './simQuestion';
 import { TraceKeeper } from './trace';
-import { cubicOver, lazyPoints } from './volumeGrid';
 
-/** The battery is looked at anew when its charge has moved by this much. */
-const CHARGE_STEP = 1e-3;
 /** Net flows below this are none, m³/s: a thimble a year. */
 const STILL = 1e-13;
 /** Rounds in which floats, primes and pumps settle at one moment. */
@@ -37,63 +34,23 @@ class Running {
   private limitAtS: number | null = null;
   private alarmAtS: number | null = null;
   private events = 0;
-  private readonly limitM3: number;
-  private readonly pumps: PumpAtWork[];
-  private readonly alarms: FloatAtWork[];
-  private readonly batteries: BatteryAtWork[];
-  private readonly tables: FlowTable[];
-  /** Level by volume; exact beyond the volumes that matter. */
-  private readonly levelAt: (volumeM3: number) => number;
-  private readonly kinksM3: number[];
+  private readonly parts: SimParts;
+  private readonly modes: ModeKeeper;
   private readonly trace: TraceKeeper;
-  private readonly parts: PartsAtWork;
+  /** Whether what comes in has nothing to do with the level. */
   private readonly even: boolean;
-  private readonly fineness: number;
-  private readonly modes = new Map<number, Mode>();
   /** The pump that started at this moment, and the run when one started last. */
   private started: PumpAtWork | null = null;
   private lastStart: CycleStart | null = null;
-  private reckonings = 0;
-  private readonly modesInCycle = new Set<Mode>();
-  private mode: Mode = { charges: [], amps: [], takers: [], takes: [], kept: [], inflow: 0, flows: null };
 
   constructor(private readonly question: SimQuestion) {
-    const { well, startM3, pumps, limitM, batteries, ingress, seconds } = question;
+    const { startM3, ingress, seconds, pumps, tracePieces } = question;
     this.volumeM3 = startM3;
     this.maxM3 = startM3;
     this.even = !feelsLevel(ingress);
-    this.fineness = question.fineness ?? 1;
-    const volume = (levelM: number) => well.volumeM3(levelM);
-    const float = (sensor: SimFloat) => new FloatAtWork(sensor, volume(sensor.onM), volume(sensor.offM), startM3);
-    this.pumps = pumps.map(
-      (pump) =>
-        new PumpAtWork(
-          pump,
-          pump.sensor?.kind === 'float' ? float(pump.sensor) : null,
-          volume(pump.primeLossM),
-          volume(pump.primeGainM),
-          startM3,
-        ),
-    );
-    this.alarms = question.alarms.map(({ sensor }) => float(sensor));
-    this.batteries = batteries.map(batteryAtWork);
-    this.limitM3 = limitM === null ? Infinity : volume(limitM);
-    const known = [this.limitM3, startM3, ...this.pumps.map(({ gainM3 }) => gainM3)];
-    const floats = [...this.pumps.flatMap((pump) => pump.float ?? []), ...this.alarms].map(({ onM3 }) => onM3);
-    const mostM3 = 1.2 * Math.max(1e-3, ...[...known, ...floats].filter(Number.isFinite));
-    const near = cubicOver(
-      mostM3,
-      lazyPoints(mostM3, (volumeM3) => well.levelM(volumeM3)),
-    );
-    this.levelAt = (volumeM3) => (volumeM3 <= mostM3 ? near(volumeM3) : well.levelM(volumeM3));
-    this.tables = pumps.map((pump) => new FlowTable(mostM3, (speed, at) => pump.flow(speed, this.levelAt(at))));
-    this.kinksM3 = ingress.flatMap((one) =>
-      one.kind === 'opening' ? [volume(one.heightM), volume(Math.max(one.outsideM, one.heightM))] : [],
-    );
-    this.trace = new TraceKeeper(question.tracePieces, seconds, pumps.length);
-    const { alarms, kinksM3, limitM3 } = this;
-    this.parts = { pumps: this.pumps, alarms, batteries: this.batteries, kinksM3, limitM3, fineness: this.fineness };
-    if (mostInflow(ingress) < 0) throw new RangeError('Water comes in or it does not: no ingress is below 0.');
+    this.parts = setUp(question);
+    this.modes = new ModeKeeper(this.parts);
+    this.trace = new TraceKeeper(tracePieces, seconds, pumps.length);
   }
 
   run(): WaterRun {
@@ -113,15 +70,15 @@ class Running {
   private settle(): void {
     for (let round = 0; round < MOST_ROUNDS; round += 1) {
       let changed = false;
-      for (const pump of this.pumps) changed = this.settlePump(pump) || changed;
+      for (const pump of this.parts.pumps) changed = this.settlePump(pump) || changed;
       if (!changed) break;
     }
-    for (const alarm of this.alarms) {
+    for (const alarm of this.parts.alarms) {
       alarm.settle(this.nowS, this.volumeM3);
       if (alarm.closed) this.alarmAtS ??= this.nowS;
     }
     this.maxM3 = Math.max(this.maxM3, this.volumeM3);
-    if (this.volumeM3 >= this.limitM3 - 1e-13) this.limitAtS ??= this.nowS;
+    if (this.volumeM3 >= this.parts.limitM3 - 1e-13) this.limitAtS ??= this.nowS;
   }
 
   private settlePump(pump: PumpAtWork): boolean {
@@ -157,13 +114,14 @@ class Running {
   }
 
   private batteryOf({ pump }: PumpAtWork): BatteryAtWork | undefined {
-    return this.batteries.find(({ battery }) => battery.id === pump.batteryId);
+    return this.parts.batteries.find(({ battery }) => battery.id === pump.batteryId);
   }
 
   /** Cycle after cycle of a steady ingress is the same; those that are counted without being gone through. */
   private skipCycles(pump: PumpAtWork): void {
     this.started = null;
-    const { question, nowS, inM3, volumeM3, maxM3, reckonings } = this;
+    const { question, nowS, inM3, volumeM3, maxM3 } = this;
+    const { reckonings } = this.modes;
     const before = this.lastStart;
     const now: CycleStart = {
       pump,
@@ -173,25 +131,25 @@ class Running {
       volumeM3,
       maxM3,
       reckonings,
-      fillsM3: this.pumps.map(({ fillM3 }) => fillM3),
-      tallies: this.pumps.map((one) => one.tally()),
-      batteries: this.batteries.map(({ charge, drawnAh }) => ({ charge, drawnAh })),
+      fillsM3: this.parts.pumps.map(({ fillM3 }) => fillM3),
+      tallies: this.parts.pumps.map((one) => one.tally()),
+      batteries: this.parts.batteries.map(({ charge, drawnAh }) => ({ charge, drawnAh })),
     };
     this.lastStart = now;
-    const still = this.even && question.tracePieces === 0 && this.alarms.every(({ dueS }) => dueS === Infinity);
-    if (still && before && comesAgain(before, now) && this.pumps.every((one) => one.atRest(pump))) {
-      const times = cyclesAhead(before, now, this.modesInCycle, this.batteries, CHARGE_STEP / this.fineness);
+    const still = this.even && question.tracePieces === 0 && this.parts.alarms.every(({ dueS }) => dueS === Infinity);
+    if (still && before && comesAgain(before, now) && this.parts.pumps.every((one) => one.atRest(pump))) {
+      const times = cyclesAhead(before, now, this.modes.met, this.parts.batteries, CHARGE_STEP / this.parts.fineness);
       if (times > 0) this.repeatCycle(before, now, times);
     }
-    this.modesInCycle.clear();
+    this.modes.met.clear();
   }
 
   private repeatCycle(before: CycleStart, now: CycleStart, times: number): void {
     const periodS = now.nowS - before.nowS;
     this.nowS += times * periodS;
     this.inM3 += times * (now.inM3 - before.inM3);
-    this.pumps.forEach((pump, index) => pump.repeat(before.tallies[index] ?? pump.tally(), times, periodS));
-    this.batteries.forEach((one, index) => {
+    this.parts.pumps.forEach((pump, index) => pump.repeat(before.tallies[index] ?? pump.tally(), times, periodS));
+    this.parts.batteries.forEach((one, index) => {
       const was = before.batteries[index];
       if (!was) return;
       one.charge += times * (one.charge - was.charge);
@@ -218,13 +176,16 @@ class Running {
     const fillM3 = this.fillM3();
     const cut = this.untilFull(flows, passage);
     if (byLevel)
-      this.mode.kept = [{ fromM3: this.volumeM3, net, target, fillM3, passage: cut }, ...this.mode.kept.slice(0, 3)];
+      this.modes.mode.kept = [
+        { fromM3: this.volumeM3, net, target, fillM3, passage: cut },
+        ...this.modes.mode.kept.slice(0, 3),
+      ];
     this.advance(cut);
   }
 
   /** Cycle after cycle the same passage comes again while nothing but the clock has moved. */
   private keptPassage(net: number, target: number): Passage | null {
-    for (const one of this.mode.kept) {
+    for (const one of this.modes.mode.kept) {
       if (one.fromM3 === this.volumeM3 && one.target === target && one.net === net && one.fillM3 === this.fillM3())
         return one.passage;
     }
@@ -234,14 +195,14 @@ class Running {
   /** What the hoses of the pumps at work hold, m³. */
   private fillM3(): number {
     let sum = 0;
-    for (const { fillM3 } of this.mode.takers) sum += fillM3;
+    for (const { fillM3 } of this.modes.mode.takers) sum += fillM3;
     return sum;
   }
 
   /** Cuts a passage short where a hose comes full in it. */
   private untilFull(flows: Flows, passage: Passage): Passage {
     let cut = passage;
-    this.mode.takers.forEach((pump, index) => {
+    this.modes.mode.takers.forEach((pump, index) => {
       const needM3 = pump.pump.drainBackM3 - pump.fillM3;
       if (needM3 <= 1e-15 || (cut.takenM3[index] ?? 0) <= needM3 + 1e-15) return;
       cut = passUntilTaken(flows, this.volumeM3, index, needM3, cut.seconds);
@@ -255,61 +216,44 @@ class Running {
     const fromM3 = this.volumeM3;
     const toS = this.nowS + seconds;
     this.inM3 += inM3;
-    this.pumps.forEach((pump) => {
-      const index = this.mode.takers.indexOf(pump);
+    this.parts.pumps.forEach((pump) => {
+      const index = this.modes.mode.takers.indexOf(pump);
       pump.took(index >= 0 ? (takenM3[index] ?? 0) : 0, seconds);
     });
-    for (const one of this.batteries) drain(one, seconds, toS);
-    this.trace.add(this.nowS, toS, fromM3, volumeM3, this.pumps, this.batteries[0]?.charge ?? 0);
+    for (const one of this.parts.batteries) drain(one, seconds, toS);
+    this.trace.add(this.nowS, toS, fromM3, volumeM3, this.parts.pumps, this.parts.batteries[0]?.charge ?? 0);
     this.volumeM3 = Math.max(0, volumeM3);
     this.nowS = toS;
   }
 
   private flows(): Flows {
     const { ingress } = this.question;
-    this.reckonMode();
+    this.modes.reckon(this.nowS);
     const { nowS } = this;
     if (this.even) {
       const flow = inflow(ingress, 0, nowS);
-      const { mode } = this;
+      const { mode } = this.modes;
       if (mode.flows && mode.inflow === flow) return mode.flows;
       mode.inflow = flow;
-      mode.flows = { inflow: () => flow, even: true, fineness: this.fineness, takes: mode.takes };
+      mode.flows = { inflow: () => flow, even: true, fineness: this.parts.fineness, takes: mode.takes };
       return mode.flows;
     }
     return {
-      inflow: (volumeM3) => inflow(ingress, this.levelAt(volumeM3), nowS),
+      inflow: (volumeM3) => inflow(ingress, this.parts.levelAt(volumeM3), nowS),
       even: false,
-      fineness: this.fineness,
-      takes: this.mode.takes,
+      fineness: this.parts.fineness,
+      takes: this.modes.mode.takes,
     };
-  }
-
-  /** What each circuit does now and each pump takes: kept by what is switched, until the charge has moved. */
-  private reckonMode(): void {
-    const { nowS } = this;
-    const key = modeKey(this.pumps, this.batteries, nowS);
-    const known = this.modes.get(key);
-    const fresh = known?.charges.every(
-      (charge, index) => Math.abs(charge - (this.batteries[index]?.charge ?? 0)) < CHARGE_STEP / this.fineness,
-    );
-    if (known && fresh) this.mode = known;
-    else {
-      this.reckonings += 1;
-      this.mode = findMode(this.pumps, this.batteries, this.tables, nowS);
-      this.modes.set(key, this.mode);
-    }
-    this.modesInCycle.add(this.mode);
-    for (let index = 0; index < this.batteries.length; index += 1) {
-      const one = this.batteries[index];
-      if (one) one.amps = this.mode.amps[index] ?? 0;
-    }
   }
 
   private result(): WaterRun {
     const { inM3, volumeM3, nowS, limitAtS, alarmAtS, events } = this;
-    const tally = runTally(this.question, this.pumps, this.batteries, { inM3, volumeM3, maxM3: this.maxM3 });
-    const trace = this.trace.result((volume) => this.levelAt(volume));
+    const tally = runTally(this.question, this.parts.pumps, this.parts.batteries, {
+      inM3,
+      volumeM3,
+      maxM3: this.maxM3,
+    });
+    const trace = this.trace.result((volume) => this.parts.levelAt(volume));
     return { ...tally, seconds: nowS, limitAtS, alarmAtS, events, trace };
   }
 }

@@ -1,0 +1,38 @@
+import { findMode, modeKey, type Mode } from './modes';
+import type { SimParts } from './setUp';
+
+/** The battery is looked at anew when its charge has moved by this much. */
+export const CHARGE_STEP = 1e-3;
+
+/** What each circuit does and each pump takes: kept by what is switched, until the charge has moved. */
+export class ModeKeeper {
+  mode: Mode = { charges: [], amps: [], takers: [], takes: [], kept: [], inflow: 0, flows: null };
+  /** How often one was reckoned anew. */
+  reckonings = 0;
+  /** Those met since it was last cleared. */
+  readonly met = new Set<Mode>();
+  private readonly kept = new Map<number, Mode>();
+
+  constructor(private readonly parts: Pick<SimParts, 'pumps' | 'batteries' | 'tables' | 'fineness'>) {}
+
+  /** Finds the mode of this moment, and tells the batteries what they give. */
+  reckon(nowS: number): void {
+    const { pumps, batteries, tables, fineness } = this.parts;
+    const key = modeKey(pumps, batteries, nowS);
+    const known = this.kept.get(key);
+    const fresh = known?.charges.every(
+      (charge, index) => Math.abs(charge - (batteries[index]?.charge ?? 0)) < CHARGE_STEP / fineness,
+    );
+    if (known && fresh) this.mode = known;
+    else {
+      this.reckonings += 1;
+      this.mode = findMode(pumps, batteries, tables, nowS);
+      this.kept.set(key, this.mode);
+    }
+    this.met.add(this.mode);
+    for (let index = 0; index < batteries.length; index += 1) {
+      const one = batteries[index];
+      if (one) one.amps = this.mode.amps[index] ?? 0;
+    }
+  }
+}
