@@ -155,6 +155,11 @@ export class Page {
     });
   }
 
+  /** Changes the boat from elsewhere than the page. */
+  async replace(job: Job): Promise<void> {
+    await act(async () => this.store.replace(boatId, job));
+  }
+
   close(): void {
     act(() => this.root.unmount());
     this.host.remove();
