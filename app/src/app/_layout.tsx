@@ -69,7 +69,13 @@ export default function RootLayout() {
           <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
             <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
               <SaidProvider>
-                <Stack screenOptions={{ headerShown: false, title: 'Harbor Latch' }} />
+                <Stack
+                  screenOptions={{
+                    headerShown: false,
+                    title: 'Harbor Latch',
+                    contentStyle: { backgroundColor: (dark ? darkTheme : lightTheme).palette.ground },
+                  }}
+                />
               </SaidProvider>
             </TextScaleContext.Provider>
           </PaperProvider>

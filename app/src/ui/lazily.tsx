@@ -4,6 +4,8 @@ import { ActivityIndicator } from 'react-native-paper';
 import { BigButton } from './BigButton';
 import { Empty } from './Empty';
 import { Screen } from './Screen';
+import { usePalette } from './theme';
+import { Words } from './Words';
 
 /** A screen whose code comes when it is first shown, or before. */
 export interface LazyScreen<Props> {
@@ -59,14 +61,20 @@ export function lazily<Props extends object>(load: () => Promise<ComponentType<P
 const PATIENCE_MS = 400;
 
 function Waiting() {
+  const palette = usePalette();
   const [long, setLong] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => setLong(true), PATIENCE_MS);
     return () => clearTimeout(timer);
   }, []);
   return (
-    <View style={{ flex: 1, alignItems: 'center', justifyContent: 'center' }}>
-      {long ? <ActivityIndicator size="large" accessibilityLabel="The page is being loaded" /> : null}
+    <View style={{ flex: 1, gap: 16, alignItems: 'center', justifyContent: 'center', backgroundColor: palette.ground }}>
+      {long ? (
+        <>
+          <ActivityIndicator size="large" accessibilityLabel="The page is being loaded" />
+          <Words muted>Loading the page</Words>
+        </>
+      ) : null}
     </View>
   );
 }
