@@ -1,5 +1,6 @@
 import {
   everySetting,
+  grown,
   mapParts,
   truthRow,
   type MotorCondition,
@@ -25,8 +26,8 @@ export function withPump(netlist: Netlist, condition: MotorCondition | 'shorted'
  */
 export function heldIn(netlist: Netlist): Netlist {
   return mapParts(netlist, (part) => {
-    if (part.kind === 'relay' || part.kind === 'probe-sensor') return { held: true, ...part };
-    return part.kind === 'pump' && part.inside ? { ...part, inside: { held: true, ...part.inside } } : part;
+    if (part.kind === 'relay' || part.kind === 'probe-sensor') return grown(part, { held: true });
+    return part.kind === 'pump' && part.inside ? { ...part, inside: grown(part.inside, { held: true }) } : part;
   });
 }
 
@@ -39,20 +40,18 @@ export function conductorsOnly(netlist: Netlist, designCurrentA: number): Netlis
   return mapParts(unlit, (part) => {
     switch (part.kind) {
       case 'pump':
-        return {
+        return grown(part, {
           sinkA: designCurrentA,
-          ...part,
-          ...(part.inside ? { inside: { held: true, ...part.inside, contactOhm: 0 } } : {}),
-        };
+          ...(part.inside ? { inside: grown(part.inside, { contactOhm: 0, held: true }) } : {}),
+        });
       case 'shared-load':
-        return { sinkA: part.motor.labelA, ...part };
+        return grown(part, { sinkA: part.motor.labelA });
       case 'fuse':
-        return { kind: 'fuse', id: part.id, family: part.family, ratingA: part.ratingA, closed: part.closed, ohm: 0 };
       case 'joint':
-        return { ...part, ohm: 0 };
+        return grown(part, { ohm: 0 });
       case 'relay':
       case 'probe-sensor':
-        return { held: true, ...part, contactOhm: 0 };
+        return grown(part, { contactOhm: 0, held: true });
       case 'float-switch':
       case 'through-float':
       case 'isolator':

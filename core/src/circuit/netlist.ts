@@ -38,7 +38,7 @@ export function everySetting({ parts }: Pick<Netlist, 'parts'>): Setting[] {
     if (positions.length > 0) {
       settings = settings.flatMap((setting) =>
         positions.map((position) => ({
-          switches: withKey(setting.switches, part.id, position),
+          switches: grown(setting.switches, { [part.id]: position }),
           floats: setting.floats,
         })),
       );
@@ -47,7 +47,7 @@ export function everySetting({ parts }: Pick<Netlist, 'parts'>): Setting[] {
       settings = settings.flatMap((setting) =>
         (['down', 'up'] as const).map((position) => ({
           switches: setting.switches,
-          floats: withKey(setting.floats, part.id, position),
+          floats: grown(setting.floats, { [part.id]: position }),
         })),
       );
     }
@@ -55,9 +55,12 @@ export function everySetting({ parts }: Pick<Netlist, 'parts'>): Setting[] {
   return settings;
 }
 
-/** Assigned, not spread: engines give an object that grows after a spread a shape of its own, each time anew. */
-function withKey<V>(record: Readonly<Record<string, V>>, key: string, value: V): Readonly<Record<string, V>> {
-  return Object.assign({}, record, { [key]: value });
+/**
+ * A copy with keys added or changed. Assigned, not spread: engines give an object
+ * that grows after a spread a shape of its own, each time anew.
+ */
+export function grown<T extends object, C extends object>(object: T, change: C): T & C {
+  return Object.assign({}, object, change);
 }
 
 /** A terminal as text, `part.terminal`. */
