@@ -149,7 +149,7 @@ const pumpRows: readonly Row<CircuitFacts>[] = [
     'at the pump from 12.0 V',
     ({ facts }) => formatVolts(facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN),
   ],
-  ['opens on a stalled pump in', ({ facts }) => openingWords(facts.protection.lockedRotorOpening)],
+  ['a stalled pump opens it', ({ facts }) => openingWords(facts.protection.lockedRotorOpening)],
   ['pumps at 12.8 V', ({ facts }) => flowWords(facts)],
 ];
 
@@ -177,5 +177,9 @@ function flowWords({ water }: CircuitFacts): string {
 }
 
 function openingWords(opening: Opening): string {
-  return opening.kind === 'opens' ? formatOpening(opening.seconds) : opening.kind === 'never' ? 'never' : 'not shown';
+  return opening.kind === 'opens'
+    ? `after ${formatOpening(opening.seconds)}`
+    : opening.kind === 'never'
+      ? 'never'
+      : 'not shown';
 }
