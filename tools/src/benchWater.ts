@@ -1,6 +1,6 @@
 import { assess, runWell, waterOf } from '@harbor-latch/core/assess/index';
 import type { Job } from '@harbor-latch/core/job/index';
-import { defaults } from '@harbor-latch/core/reference/index';
+import { defaults, ourRules } from '@harbor-latch/core/reference/index';
 import {
   drainBackM3,
   floatWindow,
@@ -149,9 +149,9 @@ function window200(jobs: readonly Job[]): number {
       pumps: true,
       poses,
       mostIngress: 1e-4,
-      marginM: defaults.windowMarginM,
-      drainBackFactor: defaults.drainBackFactor,
-      shortestRunS: defaults.shortestRunS,
+      marginM: ourRules.windowMarginM.value,
+      drainBackFactor: ourRules.drainBackFactor.value,
+      shortestRunS: ourRules.shortestRunS.value,
     });
   }, 101);
 }

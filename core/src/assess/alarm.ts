@@ -1,8 +1,8 @@
 import { truthTable, type Netlist } from '../circuit';
-import { judgeAlarm, type AlarmFacts, type Finding } from '../findings';
+import { judgeAlarm, wiredAsOfAlarm, type AlarmFacts, type Finding, type Statement } from '../findings';
 import type { Circuit } from '../job';
 import { minimumSize } from '../reference';
-import { differencesInWords, netlistOf, rewire, schemeOf, type Plan } from '../schemes';
+import { differencesInWords, netlistOf, planCircuit, rewire, type Plan } from '../schemes';
 import { netlistAsWired } from './behaviour';
 import { conductorFacts } from './conductors';
 import { everySolved } from './settings';
@@ -19,20 +19,28 @@ export interface AssessedAlarm {
   readonly netlist: Netlist;
   readonly facts: AlarmFacts;
   readonly findings: readonly Finding[];
+  readonly wiredAs: readonly Statement[];
 }
 
 /** Sizes and judges an alarm that needs nothing of the boat's supply. */
 export function assessAlarm(circuit: Circuit, around: Surroundings): AssessedAlarm {
   const { facts, judgements, ...known } = judgeLoop(circuit, around);
   const again = (changed: Circuit) => judgeLoop(changed, around);
-  return { status: 'alarm', circuit, ...known, facts, findings: tryFixes({ facts, judgements }, again, floatEffect) };
+  return {
+    status: 'alarm',
+    circuit,
+    ...known,
+    facts,
+    findings: tryFixes({ facts, judgements }, again, floatEffect(around.units)),
+    wiredAs: wiredAsOfAlarm(facts),
+  };
 }
 
-function judgeLoop(circuit: Circuit, { battery, petrol, water }: Surroundings) {
+function judgeLoop(circuit: Circuit, { battery, petrol, water, units }: Surroundings) {
   const choices = circuit.choices ?? {};
   // Nothing of the pump is read by a scheme that has none.
   const surveyed = { ...circuit, pump: { ...circuit.pump, currentA: circuit.pump.currentA ?? 0 } };
-  const plan = schemeOf(circuit).plan({ circuit: surveyed, battery, others: [], alarmAlso: null });
+  const plan = planCircuit({ circuit: surveyed, battery, others: [], alarmAlso: null });
   const least = minimumSize[choices.family ?? 'awg'];
   const sizeOf = ({ id, givenSize }: { readonly id: string; readonly givenSize?: string }) =>
     sizeNamed(choices.conductors?.[id] ?? givenSize ?? least);
@@ -43,6 +51,7 @@ function judgeLoop(circuit: Circuit, { battery, petrol, water }: Surroundings) {
   const { plan: wired, strays } = rewire(plan, circuit.rewired);
   const facts: AlarmFacts = {
     circuit,
+    units,
     petrol,
     conductors: plan.conductors.map((conductor) =>
       conductorFacts({
@@ -58,6 +67,7 @@ function judgeLoop(circuit: Circuit, { battery, petrol, water }: Surroundings) {
       wired,
       strays,
       differences: differencesInWords(plan, circuit),
+      reversed: false,
       rows: truthTable(netlist),
       lowRows: [],
       lowestV: 0,

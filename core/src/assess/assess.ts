@@ -1,33 +1,92 @@
+import { severityRank, worstSeverity, type Finding, type FixIdea, type Severity } from '../findings';
 import type { Battery, Circuit, Job } from '../job';
-import { worstSeverity, type Severity } from '../findings';
-import { assessCircuit, type AssessedCircuit } from './circuit';
+import type { UnitSystem } from '../units';
+import { findingsBeside } from './boatFindings';
+import { assessCircuit, judgedAgain, type AssessedCircuit } from './circuit';
 import { feedOf, withOwnFeed } from './sharedFeed';
+import type { Surroundings } from './surroundings';
 import { waterSurroundings } from './waterFacts';
 
-/** The door to the core: a job in, everything known about its circuits out, in the job's order. */
-export function assess(job: Job): AssessedCircuit[] {
+/** How a job is assessed. */
+export interface AssessOptions {
+  /** What findings are worded in. Default metric. */
+  readonly units?: UnitSystem;
+}
+
+/**
+ * The door to the core: a job in, everything known about its circuits out, in the
+ * job's order. What is found of a battery or of the boat stands beside one circuit.
+ */
+export function assess(job: Job, { units = 'metric' }: AssessOptions = {}): AssessedCircuit[] {
+  const assessed = assessEach(job, units);
+  const beside = findingsBeside(job, assessed, units, (changed) => {
+    const again = assessEach(changed, units);
+    return { job: changed, assessed: again };
+  });
+  return beside.byCircuit.size === 0
+    ? assessed
+    : assessed.map((one) => {
+        const more = beside.byCircuit.get(one.circuit.id);
+        return more === undefined || one.status === 'incomplete'
+          ? one
+          : { ...one, findings: [...one.findings, ...more].sort(bySeverity) };
+      });
+}
+
+/** What is found of a boat that no circuit of hers can show: she has none, or they are not sized. */
+export function boatFindings(job: Job, { units = 'metric' }: AssessOptions = {}): Finding[] {
+  const assessed = assessEach(job, units);
+  return [...findingsBeside(job, assessed, units, (changed) => ({ job: changed, assessed: assessEach(changed, units) })).alone];
+}
+
+function bySeverity(one: Finding, other: Finding): number {
+  return severityRank(one.severity) - severityRank(other.severity);
+}
+
+/** A job with an idea carried out. */
+export function withIdea(job: Job, { circuit, also = [] }: FixIdea): Job {
+  const changed = new Map([circuit, ...also].map((one) => [one.id, one]));
+  return { ...job, circuits: job.circuits.map((one) => changed.get(one.id) ?? one) };
+}
+
+function assessEach(job: Job, units: UnitSystem): AssessedCircuit[] {
   const assessed = new Map<string, AssessedCircuit>();
   const [leaders, followers] = [
     job.circuits.filter(({ sharesFeedWith }) => sharesFeedWith === undefined),
     job.circuits.filter(({ sharesFeedWith }) => sharesFeedWith !== undefined),
   ];
   // A shared feed is sized by the circuit whose feed it is, so that one comes first.
-  for (const circuit of [...leaders, ...followers]) assessed.set(circuit.id, assessOne(job, circuit, assessed));
+  for (const circuit of [...leaders, ...followers])
+    assessed.set(circuit.id, assessOne(job, circuit, assessed, units));
   return job.circuits.flatMap(({ id }) => assessed.get(id) ?? []);
 }
 
-function assessOne(job: Job, circuit: Circuit, known: ReadonlyMap<string, AssessedCircuit>): AssessedCircuit {
+type Known = ReadonlyMap<string, AssessedCircuit>;
+
+function assessOne(job: Job, circuit: Circuit, known: Known, units: UnitSystem): AssessedCircuit {
+  const { merged, around } = surroundingsOf(job, circuit, known, units);
+  // An idea may part a circuit from the feed that it hung on: then it stands in other surroundings.
+  const elsewhere = (changed: Circuit) => {
+    const other = withIdea(job, { label: '', circuit: changed });
+    const { merged: alone, around: there } = surroundingsOf(other, changed, known, units);
+    return judgedAgain(alone, there);
+  };
+  return withOwnFeed(assessCircuit(merged, around, elsewhere), circuit);
+}
+
+function surroundingsOf(job: Job, circuit: Circuit, known: Known, units: UnitSystem) {
   const feed = feedOf(job, circuit, known);
-  const result = assessCircuit(feed.circuit, {
+  const around: Surroundings = {
     battery: batteryOf(job, feed.circuit),
     petrol: job.boat.petrol ?? false,
     others: feed.others,
     alarmAlso: feed.alarmAlso,
-    fixed: feed.fixed,
+    sharedFeed: feed.shared,
     needs: feed.needs,
-    water: waterSurroundings(job),
-  });
-  return withOwnFeed(result, circuit);
+    units,
+    water: waterSurroundings(job, units),
+  };
+  return { merged: feed.circuit, around };
 }
 
 /** The battery a circuit is fed from. @throws RangeError for an id the job does not hold; a read job always holds it. */

@@ -32,14 +32,14 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
       },
     panel?.switchA === undefined && {
       what: 'Switch contact',
-      assumed: 'rated for the pump',
+      assumed: 'not read',
       changes: 'too small a rating asks for a relay',
     },
     options.includes('float') &&
       options.includes('pump') &&
       circuit.floatA === undefined && {
         what: 'Float contact',
-        assumed: 'rated for the pump',
+        assumed: 'not read',
         changes: 'too small a rating asks for a relay',
       },
     pump.leads === undefined && {

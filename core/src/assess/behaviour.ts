@@ -1,5 +1,5 @@
-import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting } from '../circuit';
-import { defaults } from '../reference';
+import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting, type TruthRow } from '../circuit';
+import { defaults, ourRules } from '../reference';
 import type { Behaviour, ContactFacts } from '../findings';
 import type { Circuit } from '../job';
 import { differencesInWords, rewire, type Plan, type PumpPlan } from '../schemes';
@@ -42,10 +42,19 @@ export function behaviourOf(
     wired,
     strays,
     differences: differencesInWords(plan, circuit),
+    reversed: runsBackwards(rows, plan),
     rows,
     lowRows: relayed ? settings.map((setting) => truthRow(low, setting)) : [],
     lowestV,
   };
+}
+
+/** Whether the pump gets a fifth of its label volts the wrong way round in any setting. */
+function runsBackwards(rows: readonly TruthRow[], { parts, ids }: Plan): boolean {
+  const pump = parts.find(({ part }) => part.id === ids?.pump)?.part;
+  if (pump?.kind !== 'pump') return false;
+  const fromV = pump.motor.labelV * ourRules.runsFromShare.value;
+  return rows.some(({ point }) => point !== null && point.voltsAcross(pump.id, 'plus', 'minus') <= -fromV);
 }
 
 /** Every contact that switches, with the most it carries at design current. */
@@ -60,7 +69,7 @@ export function contactsOf(plan: PumpPlan, circuit: Circuit, drop: Drop): Contac
           part: part.id,
           name,
           what: 'relay',
-          ratingA: circuit.relay?.contactA ?? defaults.relayContactA,
+          ratingA: circuit.relay?.contactA,
           amps: amps(),
         },
       ];

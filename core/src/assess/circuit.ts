@@ -1,11 +1,19 @@
 import { motorAt, withOhms, type Motor, type Netlist, type Setting } from '../circuit';
 import { defaults } from '../reference';
-import { judgeCircuit, type CircuitFacts, type Finding, type SupplyFacts } from '../findings';
+import {
+  judgeCircuit,
+  wiredAsOf,
+  type CircuitFacts,
+  type Finding,
+  type Statement,
+  type SupplyFacts,
+} from '../findings';
 import type { Choices, Circuit, Pump } from '../job';
 import {
   hasPump,
   motorOf,
   netlistOf,
+  planCircuit,
   schemeOf,
   type Plan,
   type PlannedConductor,
@@ -19,8 +27,9 @@ import { behaviourOf, contactsOf, netlistAsWired, rowsAt } from './behaviour';
 import { conductorFacts } from './conductors';
 import { needsOf, type Need } from './needs';
 import { protectionFacts, ratingInForce, withRating } from './protection';
-import { leastBy, runningSettings, solveIn, withSupply, type Solved } from './settings';
+import { leastBy, ownFeedOnly, runningSettings, solveIn, withSupply, type Solved } from './settings';
 import { dropInForce, ohmsAt, proposeSize, sizeNamed, type NamedSize } from './sizing';
+import { smallerSizeOf } from './smallerSize';
 import type { Surroundings } from './surroundings';
 import { pumpEffect, tryFixes, type Judged } from './tryFixes';
 import { waterFactsOf } from './waterFacts';
@@ -37,26 +46,37 @@ export type AssessedCircuit =
       readonly netlist: Netlist;
       readonly facts: CircuitFacts;
       readonly findings: readonly Finding[];
+      /** How it is wired, as somebody decided. */
+      readonly wiredAs: readonly Statement[];
       /** Other sizes side by side; reckoned when asked for. */
       alternatives(): Alternative[];
     };
 
 /** Sizes, solves and judges one circuit, and tries what may answer each finding. */
-export function assessCircuit(circuit: Circuit, around: Surroundings): AssessedCircuit {
+export function assessCircuit(
+  circuit: Circuit,
+  around: Surroundings,
+  elsewhere: (changed: Circuit) => Judged | null,
+): AssessedCircuit {
   const needs = [...needsOf(circuit), ...around.needs];
   if (needs.length > 0) return { status: 'incomplete', circuit, needs };
   if (!schemeOf(circuit).options.includes('pump')) return assessAlarm(circuit, around);
   if (!isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
   const { plan, netlist, settings, alternatives, ...judged } = judge(circuit, around);
-  const again = (changed: Circuit) =>
-    isSurveyed(changed) ? judge(changed, around, onlyChoicesDiffer(circuit, changed) ? settings : undefined) : null;
+  const again = (changed: Circuit) => {
+    if (changed.sharesFeedWith !== circuit.sharesFeedWith) return elsewhere(changed);
+    return isSurveyed(changed)
+      ? judge(changed, around, onlyChoicesDiffer(circuit, changed) ? settings : undefined)
+      : null;
+  };
   return {
     status: 'sized',
     circuit,
     plan,
     netlist,
     facts: judged.facts,
-    findings: tryFixes(judged, again, pumpEffect),
+    findings: tryFixes(judged, again, pumpEffect(around.units)),
+    wiredAs: wiredAsOf(judged.facts),
     alternatives,
   };
 }
@@ -68,6 +88,12 @@ interface JudgedCircuit extends Judged {
   alternatives(): Alternative[];
 }
 
+/** A circuit judged in its surroundings; null while something is still needed. */
+export function judgedAgain(circuit: Circuit, around: Surroundings): Judged | null {
+  const missing = [...needsOf(circuit), ...around.needs].length > 0;
+  return missing || !isSurveyed(circuit) || !schemeOf(circuit).options.includes('pump') ? null : judge(circuit, around);
+}
+
 /** True where nothing but choices was changed, so that the circuit is still wired the same. */
 function onlyChoicesDiffer(one: SurveyedCircuit, other: SurveyedCircuit): boolean {
   const { choices: _one, ...wiredAs } = one;
@@ -77,9 +103,10 @@ function onlyChoicesDiffer(one: SurveyedCircuit, other: SurveyedCircuit): boolea
 }
 
 function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly Setting[]): JudgedCircuit {
-  const { battery, others, fixed, alarmAlso } = around;
+  const { battery, others, alarmAlso, sharedFeed } = around;
+  const fixed = sharedFeed?.sizes ?? NOTHING_FIXED;
   const scheme = schemeOf(circuit);
-  const plan = withPump(scheme.plan({ circuit, battery, others, alarmAlso }));
+  const plan = withPump(planCircuit({ circuit, battery, others, alarmAlso }));
   const choices = circuit.choices ?? {};
   const designCurrentA = circuit.pump.currentA;
   const fedA = others.reduce((sum, { pump }) => sum + pump.currentA, designCurrentA);
@@ -89,7 +116,7 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
     runningA: fedA,
     ...(makerA === null || circuit.panel?.fuse ? {} : { makerA }),
   });
-  const rating = ratingInForce(answer, choices, fedA);
+  const rating = ratingInForce(answer, choices, fedA, sharedFeed);
   const family = choices.family ?? 'awg';
   const dropSchool = choices.dropSchool ?? 'critical';
   // A pump runs or stands by its wiring, so any resistance will do before sizes are known.
@@ -97,16 +124,17 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
     netlistOf(plan, () => defaults.jointOhm),
     rating,
   );
-  const settings = known ?? runningSettings(unsized, plan.ids.pump);
-  const question = { plan, netlist: unsized, family, dropSchool, designCurrentA, rating: answer, settings, fixed };
+  const ownFeed = ownFeedOnly(unsized);
+  const settings = known ?? runningSettings(ownFeed, plan.ids.pump);
+  const question = { plan, netlist: ownFeed, family, dropSchool, designCurrentA, rating: answer, settings, fixed };
   const sizing = proposeSize(question);
   const { size: proposed, noSize } = sizing;
   const proposedFor = (conductor: PlannedConductor) =>
     sizeNamed(fixed[conductor.id] ?? conductor.givenSize ?? proposed.size);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposedFor);
   const ohms = ohmsAt(plan.conductors, sizeOf);
-  const planned = withOhms(unsized, ohms);
-  const netlist = netlistAsWired(planned, plan, circuit);
+  const planned = withOhms(ownFeed, ohms);
+  const netlist = netlistAsWired(ownFeed === unsized ? planned : withOhms(unsized, ohms), plan, circuit);
   const drop = dropInForce(question, sizing, ohms);
   const behaviour = behaviourOf(netlist, plan, circuit, emfOf(netlist), settings);
   const supplies = [...defaults.suppliesV].map((supplyV) => ({
@@ -128,13 +156,19 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
   );
   const motor = motorOf(circuit.pump);
   const supplyRows = supplies.map(({ supplyV, solved }) => supplyFacts(circuit.pump, motor, supplyV, solved));
+  const asMeasured = supplyFacts(circuit.pump, motor, emfOf(planned), solveIn(planned, settings, plan.ids.pump));
+  const water = waterFactsOf(circuit, around.water, { motor, supplies: supplyRows, reversed: behaviour.reversed });
   const facts: CircuitFacts = {
     circuit,
     choices,
     automatic: scheme.automatic,
+    duty: scheme.duty,
+    units: around.units,
     options: scheme.options,
     petrol: around.petrol,
     others,
+    sharedFeed,
+    battery,
     family,
     dropSchool,
     motor,
@@ -144,8 +178,20 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
     noSize,
     dropV: drop.dropV,
     dropPercent: (100 * drop.dropV) / defaults.ratedSupplyV,
+    leadsDropV: drop.leadsDropV,
     dropSetting: drop.setting,
     supplies: supplyRows,
+    asMeasured,
+    smallerSize: () =>
+      smallerSizeOf({
+        question,
+        proposed,
+        netlist: planned,
+        motor,
+        water,
+        supplyRows,
+        openFlowAt: (volts) => openFlowAt(circuit.pump, motor, volts),
+      }),
     protection: protectionFacts({
       circuit,
       battery,
@@ -156,16 +202,20 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
       answer,
       makerA,
       conductors,
+      design: drop.solved,
+      onCharge: supplies.find(({ supplyV }) => supplyV === defaults.chargingSupplyV)?.solved ?? [],
+      shared: sharedFeed,
     }),
     contacts: contactsOf(plan, circuit, drop),
     behaviour,
-    water: waterFactsOf(circuit, around.water, { motor, supplies: supplyRows }),
+    water,
   };
   const alternatives = () =>
     alternativesOf(question, proposed, planned, (volts) => openFlowAt(circuit.pump, motor, volts));
   return { plan, netlist, settings, facts, alternatives, judgements: judgeCircuit(facts) };
 }
 
+const NOTHING_FIXED: Readonly<Record<string, string>> = {};
 const NOTHING_RUNS = { pumpV: 0, setting: { switches: {}, floats: {} } } as const;
 
 /** @throws RangeError for a scheme that says it has a pump and plans none. */

@@ -1,4 +1,5 @@
-import { hoseBoresM, inMillimetres } from '../findings';
+import { hoseBoresM, waterSpeech } from '../findings';
+import type { UnitSystem } from '../units';
 import type { Circuit, Job } from '../job';
 import { conductorSizes, defaults } from '../reference';
 import { assess } from './assess';
@@ -16,7 +17,7 @@ export interface HoseChoice {
 }
 
 /** The circuit as it is, and beside it the next bore, fewer bends, a smooth wall, and thicker cable. */
-export function hoseChoices(job: Job, circuit: Circuit): HoseChoice[] {
+export function hoseChoices(job: Job, circuit: Circuit, units: UnitSystem = 'metric'): HoseChoice[] {
   const { water } = circuit;
   if (!water?.hose) return [];
   const { hose } = water;
@@ -28,7 +29,7 @@ export function hoseChoices(job: Job, circuit: Circuit): HoseChoice[] {
   const thicker = withThickerCable(job, circuit);
   const changes: readonly (readonly [string, Circuit | null])[] = [
     ['As it is', circuit],
-    [`Hose ${inMillimetres(nextM ?? 0)}`, nextM === undefined ? null : withHose({ boreM: nextM })],
+    [`Hose ${waterSpeech(units).height(nextM ?? 0)}`, nextM === undefined ? null : withHose({ boreM: nextM })],
     ['Smooth wall', hose.wall === 'corrugated' ? withHose({ wall: 'smooth' }) : null],
     ['One bend fewer', (hose.bends90 ?? 0) > 0 ? withHose({ bends90: (hose.bends90 ?? 0) - 1 }) : null],
     ['No check valve', hose.checkValve ? withHose({ checkValve: false }) : null],

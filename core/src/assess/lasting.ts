@@ -1,10 +1,11 @@
 import type { Finding, Fix, FixIdea } from '../findings';
 import type { Circuit, IngressSurvey, Job } from '../job';
-import { defaults } from '../reference';
+import { ourRules } from '../reference';
 import { posesOf } from '../water';
-import { hoseBoresM, inMillimetres } from '../findings';
+import { hoseBoresM, waterSpeech } from '../findings';
+import type { UnitSystem } from '../units';
 import { assess, batteryOf } from './assess';
-import { withFix } from './tryFixes';
+import { asFinding, withFix } from './tryFixes';
 import { runReport, type RunReport, type Verdict } from './waterReport';
 import { circuitsOf } from './wellRun';
 
@@ -14,31 +15,37 @@ import { circuitsOf } from './wellRun';
  * (a pump that never stops) and holes are not judged here.
  * @param runs of one well, in any poses and with any ingress
  */
-export function lastingFindings(job: Job, wellId: string, runs: readonly RunReport[]): Finding[] {
+export function lastingFindings(
+  job: Job,
+  wellId: string,
+  runs: readonly RunReport[],
+  units: UnitSystem = 'metric',
+): Finding[] {
   const everyday = runs.filter(
     ({ ingress, verdicts }) =>
       isEveryday(job, ingress) && !verdicts.some((verdict) => otherwiseJudged.includes(verdict)),
   );
   const [worst] = [...everyday].sort((a, b) => (a.batteryDays ?? Infinity) - (b.batteryDays ?? Infinity));
-  if (!worst || worst.batteryDays === null || worst.batteryDays >= defaults.weekendDays) return [];
+  if (!worst || worst.batteryDays === null || worst.batteryDays >= ourRules.weekendDays.value) return [];
   const circuit = job.circuits.find(({ id }) => id === worst.circuits[0]?.id);
   const ingress = job.ingress?.find(({ id }) => id === worst.ingress);
   const pose = posesOf(job).find(({ id }) => id === worst.pose);
   if (!circuit || !ingress || !pose) return [];
   const battery = batteryOf(job, circuit);
-  const finding: Finding = {
+  const finding = asFinding({
     code: 'battery-short',
     severity: 'caution',
-    message: `“${ingress.name}”, ${pose.name.toLowerCase()}: ${battery.name}, full on Friday evening, has given what it may after ${days(worst.batteryDays)}, before the weekend is over. The pump uses ${worst.ampHoursPerDay.toFixed(1)} Ah a day.`,
-    rule: `Left alone, the usable charge outlasts a weekend of ${defaults.weekendDays} days.`,
+    message: `“${ingress.name}”, ${pose.name.toLowerCase()}: ${battery.name}, full on Friday evening, has given what it may after ${days(worst.batteryDays)}, before the weekend is over: ${worst.ampHoursPerDay.toFixed(1)} Ah a day flow out of it. Move more water a minute, use a larger battery, or a trickle charge.`,
+    rule: `Left alone, the usable charge outlasts a weekend of ${ourRules.weekendDays.value} days.`,
     source: 'Simulation of well, pump and battery, event by event',
-    about: 'water',
-  };
+    at: ['battery'],
+    topic: 'water',
+  });
   const lasts = (changed: Circuit): RunReport | null => {
     const other = { ...job, circuits: job.circuits.map((one) => (one.id === changed.id ? changed : one)) };
     return runReport({ job: other, assessed: assess(other), wellId, pose, ingress, hours: worst.hours });
   };
-  return [withFix(finding, () => firstThatLasts(circuit, worst, lasts))];
+  return [withFix(finding, () => firstThatLasts(circuit, worst, lasts, units))];
 }
 
 /** What is wrong in these has a finding of its own. */
@@ -56,10 +63,11 @@ function firstThatLasts(
   circuit: Circuit,
   before: RunReport,
   lasts: (changed: Circuit) => RunReport | null,
+  units: UnitSystem,
 ): Fix | undefined {
-  for (const idea of ideasFor(circuit)) {
+  for (const idea of ideasFor(circuit, units)) {
     const after = lasts(idea.circuit);
-    if (!after || (after.batteryDays !== null && after.batteryDays < defaults.weekendDays)) continue;
+    if (!after || (after.batteryDays !== null && after.batteryDays < ourRules.weekendDays.value)) continue;
     const worse = after.verdicts.some((verdict) => !before.verdicts.includes(verdict));
     if (worse) continue;
     return {
@@ -74,7 +82,7 @@ function firstThatLasts(
 }
 
 /** What uses less: more water a minute through a wider hose, a smooth one, a light that draws less. */
-function ideasFor(circuit: Circuit): FixIdea[] {
+function ideasFor(circuit: Circuit, units: UnitSystem): FixIdea[] {
   const { water, panel } = circuit;
   const ideas: FixIdea[] = [];
   if (panel?.armedLight === 'filament')
@@ -85,7 +93,7 @@ function ideasFor(circuit: Circuit): FixIdea[] {
     ideas.push({ label, circuit: { ...circuit, water: { ...water, hose: { ...hose, ...change } } } });
   if (hose.wall === 'corrugated') withHose('Use smooth hose of the same bore', { wall: 'smooth' });
   for (const boreM of hoseBoresM.filter((bore) => bore > hose.boreM + 1e-6).slice(0, 3)) {
-    withHose(`Use smooth hose of ${inMillimetres(boreM)}`, { boreM, wall: 'smooth' });
+    withHose(`Use smooth hose of ${waterSpeech(units).height(boreM)}`, { boreM, wall: 'smooth' });
   }
   return ideas;
 }

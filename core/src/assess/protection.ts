@@ -1,13 +1,20 @@
 import { mapParts, untilDead, type Netlist, type OperatingPoint, type Setting } from '../circuit';
 import { defaults, internalResistanceOhm, protectionFamilies, restingEmfV } from '../reference';
 import { openingTime, standardRatings, type Opening, type Rating, type RatingAnswer } from '../wiring';
-import type { ConductorFacts, ProtectionFacts } from '../findings';
+import type { ConductorFacts, DeviceFacts, ProtectionFacts, SharedFeed, TapFacts } from '../findings';
 import type { Battery, Choices, Circuit } from '../job';
 import type { PumpPlan } from '../schemes';
-import { heldIn, leastBy, some, solveIn, withPump, withSupply } from './settings';
+import { heldIn, leastBy, some, solveIn, withPump, withSupply, type Solved } from './settings';
+import { windingTurn } from './windingTurn';
 
-/** The rating in force: the user's, else the proposed one, else the nearest standard one above the current. */
-export function ratingInForce(answer: RatingAnswer, choices: Choices, designCurrentA: number): Rating {
+/** The rating in force: of a feed taken over, the user's, else the proposed one, else the nearest standard one above the current. */
+export function ratingInForce(
+  answer: RatingAnswer,
+  choices: Choices,
+  designCurrentA: number,
+  shared: SharedFeed | null,
+): Rating {
+  if (shared?.rating) return shared.rating;
   const kind = choices.protection?.kind ?? 'blade';
   const chosenA = choices.protection?.ratingA;
   if (chosenA !== undefined) return { kind, ratingA: chosenA };
@@ -27,39 +34,50 @@ export interface ProtectionQuestion {
   readonly circuit: Circuit;
   readonly battery: Battery;
   readonly plan: PumpPlan;
+  /** The circuit by its own feed alone. */
   readonly netlist: Netlist;
   readonly settings: readonly Setting[];
   readonly rating: Rating;
   readonly answer: RatingAnswer;
   readonly makerA: number | null;
   readonly conductors: readonly ConductorFacts[];
+  /** At design current, and with 13.6 V at the posts. */
+  readonly design: readonly Solved[];
+  readonly onCharge: readonly Solved[];
+  readonly shared: SharedFeed | null;
 }
 
 /** What the devices in force do on every fault the charts leave out. */
 export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
-  const { circuit, rating, answer, makerA } = question;
+  const { circuit, rating, answer, makerA, shared } = question;
   const { panel, source } = circuit;
-  const panelFuse = panel?.fuse ?? null;
   const locked = faultsIn(question, 'locked', defaults.ratedSupplyV);
   const short = faultsIn(question, 'shorted', defaults.ratedSupplyV);
-  const inrushA = mostInrushA(question, locked);
+  const starting = startingFaults(question, locked);
+  const lockedRotorOpening = slowest(locked);
+  const postFaultA = faultA(question.battery, 0);
   return {
     kind: rating.kind,
     ratingA: rating.ratingA,
     answer,
-    overridden: circuit.choices?.protection?.ratingA !== undefined,
+    overridden: shared === null && circuit.choices?.protection?.ratingA !== undefined,
     proposed: answer.found ? answer.rating : null,
     lockedRotorA: leastA(locked),
-    lockedRotorOpening: slowest(locked),
+    lockedRotorOpening,
+    windingTurn: windingTurn(question.netlist, lockedRotorOpening, (netlist) =>
+      slowest(faultsIn({ ...question, netlist }, 'locked', defaults.ratedSupplyV)),
+    ),
     legs: legsOpening(locked),
     farShortA: leastA(short),
     farShortOpening: slowest(short),
-    inrushA,
-    inrushOpening: openingTime(rating.kind, rating.ratingA, inrushA, 'fastest'),
-    sourceFaultA: sourceFaultA(question),
+    inrushA: starting.scale * Math.max(...starting.faults.map(({ deviceA }) => deviceA)),
+    devices: devicesOf(question, starting),
+    sourceFaultA: onThePost(source?.mainFuse ?? rating) ? postFaultA : faultA(question.battery, stubOhm(question)),
+    postFaultA,
     interruptA: protectionFamilies[rating.kind].interruptA,
-    leastProtected: leastProtected(question, panelFuse),
-    panel: panelFuse,
+    taps: tapsOf(question),
+    leastProtected: leastProtected(question),
+    panel: panel?.fuse ?? null,
     main: source?.mainFuse ?? null,
     makerA,
     stubLengthM: source?.stubLengthM ?? defaults.stubLengthM,
@@ -67,23 +85,43 @@ export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
   };
 }
 
-function leastProtected({ rating, conductors, netlist }: ProtectionQuestion, panelFuse: Rating | null) {
-  const behindPanelA = Math.min(rating.ratingA, panelFuse?.ratingA ?? Infinity);
+/** A fuse that bolts to the battery post has no stub before it. */
+function onThePost({ kind }: Rating): boolean {
+  return kind === 'cubeAtBattery';
+}
+
+/** The rating that stands before a conductor. */
+function ratingBefore({ rating, circuit, netlist }: ProtectionQuestion): (conductor: ConductorFacts) => number {
+  const behindPanelA = Math.min(rating.ratingA, circuit.panel?.fuse?.ratingA ?? Infinity);
   const ratingById = new Map(netlist.parts.flatMap((part) => (part.kind === 'fuse' ? [[part.id, part.ratingA]] : [])));
   // What both legs feed may carry the sum of their fuses.
   const [manualA, autoA] = [ratingById.get('manual-fuse'), ratingById.get('auto-fuse')];
   const bothA = manualA !== undefined && autoA !== undefined ? manualA + autoA : Infinity;
-  const ratingFor = ({ planned }: ConductorFacts): number => {
+  return ({ planned }) => {
     if (planned.id === 'feed') return rating.ratingA;
     const ownA = (planned.behind ?? []).reduce((sum, id) => sum + (ratingById.get(id) ?? 0), 0);
     return Math.min(behindPanelA, bothA, ownA > 0 ? ownA : Infinity);
   };
-  const judged = conductors
-    // What comes before the device is not its to protect, and a part's leads are protected by its maker's figure.
-    .filter(({ planned }) => planned.leg !== 'stub' && planned.duty !== 'lead')
+}
+
+/** The thin taps of lights and alarms, each with what protects it. */
+function tapsOf(question: ProtectionQuestion): TapFacts[] {
+  const ratingFor = ratingBefore(question);
+  return question.conductors
+    .filter(({ planned }) => planned.duty === 'light')
     .map((conductor) => ({ conductor, ratingA: ratingFor(conductor) }));
+}
+
+function leastProtected(question: ProtectionQuestion): ProtectionFacts['leastProtected'] {
+  const ratingFor = ratingBefore(question);
+  const judged = question.conductors
+    // What comes before the device is not its to protect; a part's leads are protected by its maker's figure, taps are judged apart.
+    .filter(({ planned }) => planned.leg !== 'stub' && planned.duty !== 'lead' && planned.duty !== 'light')
+    .map((conductor) => ({ conductor, ratingA: ratingFor(conductor) }));
+  // A size that may carry nothing there is no size: it has a finding of its own.
+  const sizes = judged.filter(({ conductor }) => conductor.ampacity.amps > 0);
   return leastBy(
-    some(judged, 'The plan has no conductor after the fuse.'),
+    some(sizes.length > 0 ? sizes : judged, 'The plan has no conductor after the fuse.'),
     ({ conductor, ratingA }) => conductor.ampacity.amps / ratingA,
   );
 }
@@ -103,7 +141,7 @@ interface Faults {
 
 /** The circuit with its pump locked or shorted, in each running setting. */
 function faultsIn(
-  { netlist, plan, settings }: ProtectionQuestion,
+  { netlist, plan, settings }: Pick<ProtectionQuestion, 'netlist' | 'plan' | 'settings'>,
   condition: 'locked' | 'shorted',
   supplyV: number,
 ): Faults {
@@ -120,11 +158,42 @@ function faultsIn(
  * Volts over resistance of motor and wiring at 14.4 V. Alone, that is the stalled
  * pump's network at another supply; other motors on the feed run on.
  */
-function mostInrushA(question: ProtectionQuestion, locked: Faults): number {
+function startingFaults(question: ProtectionQuestion, locked: Faults): Faults & { readonly scale: number } {
   const shared = question.netlist.parts.some(({ kind }) => kind === 'shared-load');
-  const { faults } = shared ? faultsIn(question, 'locked', defaults.inrushSupplyV) : locked;
-  const scale = shared ? 1 : defaults.inrushSupplyV / defaults.ratedSupplyV;
-  return scale * Math.max(...faults.map(({ deviceA }) => deviceA));
+  return shared
+    ? { ...faultsIn(question, 'locked', defaults.inrushSupplyV), scale: 1 }
+    : { ...locked, scale: defaults.inrushSupplyV / defaults.ratedSupplyV };
+}
+
+/** A device carries the pump where at least this share of a start goes through it; a tap's or a coil's carries less. */
+const IN_THE_PATH = 0.1;
+
+/** Every fuse or breaker that the pump's current goes through, from the source on. */
+function devicesOf(
+  { plan, netlist, design, onCharge }: ProtectionQuestion,
+  { faults, scale }: Faults & { readonly scale: number },
+): DeviceFacts[] {
+  const mostOf = (rows: readonly { readonly point: OperatingPoint }[], id: string) =>
+    rows.reduce((most, { point }) => Math.max(most, Math.abs(point.partA(id))), 0);
+  const startA = Math.max(...faults.map(({ deviceA }) => deviceA));
+  const nameOf = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
+  return netlist.parts.flatMap((part): DeviceFacts[] => {
+    if (part.kind !== 'fuse' || mostOf(faults, part.id) < IN_THE_PATH * startA) return [];
+    const { family, ratingA } = part;
+    const inrushA = scale * mostOf(faults, part.id);
+    return [
+      {
+        id: part.id,
+        name: nameOf(part.id),
+        kind: family,
+        ratingA,
+        designA: mostOf(design, part.id),
+        onChargeA: mostOf(onCharge, part.id),
+        inrushA,
+        inrushOpening: openingTime(family, ratingA, inrushA, 'fastest'),
+      },
+    ];
+  });
 }
 
 function leastA({ faults }: Faults): number {
@@ -154,11 +223,14 @@ function legsOpening({ faulty, pump, faults }: Faults): ProtectionFacts['legs'] 
   return { manualA, autoA, opening: untilDead(faulty, setting, pump, 'slowest', point).opening };
 }
 
-/** Full-charge EMF over internal resistance and stub; the device's own resistance is not counted, A. */
-function sourceFaultA({ battery, conductors }: ProtectionQuestion): number {
+/** Full-charge EMF over internal resistance and what lies before the device; the device's own resistance is not counted, A. */
+function faultA(battery: Battery, beforeOhm: number): number {
   const chemistry = battery.chemistry ?? 'lead-acid';
   const internalOhm =
     battery.internalOhm ?? internalResistanceOhm(chemistry, battery.capacityAh ?? defaults.capacityAh);
-  const stubOhm = conductors.find((conductor) => conductor.planned.leg === 'stub')?.resistanceOhm ?? 0;
-  return restingEmfV(chemistry, 1) / (internalOhm + stubOhm);
+  return restingEmfV(chemistry, 1) / (internalOhm + beforeOhm);
+}
+
+function stubOhm({ conductors }: ProtectionQuestion): number {
+  return conductors.find((conductor) => conductor.planned.leg === 'stub')?.resistanceOhm ?? 0;
 }

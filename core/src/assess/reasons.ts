@@ -1,13 +1,6 @@
-import {
-  defaults,
-  maxMultipleOfAmpacity,
-  protectionFamilies,
-  protectionPlace,
-  ratingOverRunning,
-  ruleSets,
-} from '../reference';
+import { maxMultipleOfAmpacity, ourRules, protectionFamilies, protectionPlace, ratingOverRunning, ruleSets } from '../reference';
 import { worstSeverity, type CircuitFacts, type Finding, type Severity } from '../findings';
-import { formatAmps, formatOpening } from '../units';
+import { formatAmps, formatOpening, formatQuantity } from '../units';
 import type { Opening } from '../wiring';
 
 /** One link in the chain of reasons behind a fuse: what was asked, the numbers, and how it came out. */
@@ -23,16 +16,20 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
   const { protection, fedA } = facts;
   const { makerA, leastProtected, main, panel } = protection;
   const { conductor: smallest } = leastProtected;
-  const link = (question: string, answer: string, ...codes: readonly string[]): Reason => ({
+  const link = (question: string, answer: string, ...codes: readonly (string | null)[]): Reason => ({
     question,
     answer,
-    verdict: worstSeverity(findings.filter((finding) => codes.includes(finding.code))),
+    verdict: codes.includes('caution')
+      ? 'caution'
+      : worstSeverity(findings.filter((finding) => codes.includes(finding.code))),
   });
+  const height = (metres: number) => formatQuantity(metres, 'shortLength', facts.units);
+  const onChargeA = protection.devices.find(({ id }) => id === 'fuse')?.onChargeA ?? 0;
   const family = protectionFamilies[protection.kind];
   return [
     link(
       'Carries the pump',
-      `125 % of ${formatAmps(fedA)} is ${formatAmps(fedA * ratingOverRunning)}; ${protection.proposed?.ratingA === protection.ratingA ? 'chosen' : 'in force'}: ${formatAmps(protection.ratingA)}.`,
+      `125 % of ${formatAmps(fedA)} is ${formatAmps(fedA * ratingOverRunning)}; ${facts.sharedFeed ? `taken over from ${facts.sharedFeed.leaderName}` : protection.proposed?.ratingA === protection.ratingA ? 'proposed' : 'in force'}: ${formatAmps(protection.ratingA)}. With 13.6 V at the battery ${formatAmps(onChargeA)} flow.`,
       'rating-below-running',
       'rating-near-running',
       'no-rating-satisfies',
@@ -63,7 +60,7 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
     ),
     link(
       'Holds while the pump starts',
-      `${formatAmps(protection.inrushA)} at 14.4 V for ${defaults.inrushS} s; fastest: ${opens(protection.inrushOpening)}.`,
+      inrushWords(protection),
       'inrush-reaches-fuse',
     ),
     link(
@@ -71,15 +68,33 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
       main
         ? `Up to ${formatAmps(protection.sourceFaultA)} there; the ${main.ratingA} A ${protectionFamilies[main.kind].name} on the post breaks ${formatAmps(protectionFamilies[main.kind].interruptA)}.`
         : `Up to ${formatAmps(protection.sourceFaultA)} there; the ${family.name} breaks ${formatAmps(protection.interruptA)}.`,
-      'interrupt-rating-exceeded',
+      // Said once a battery, so that it may stand beside another circuit.
+      protection.sourceFaultA > protectionFamilies[(main ?? protection).kind].interruptA * (1 + 1e-9) ? 'caution' : null,
     ),
     link(
       'Sits close to the battery',
-      `${Math.round(protection.stubLengthM * 1000)} mm of ${protection.stubSheathed ? 'sheathed' : 'open'} stub; ${Math.round((protection.stubSheathed ? protectionPlace.sheathedM : ruleSets[facts.choices.rules ?? 'us'].placeM) * 1000)} mm allowed.`,
+      `${height(protection.stubLengthM)} of ${protection.stubSheathed ? 'sheathed' : 'open'} stub; ${height(placeLimitM(facts))} allowed.`,
       'fuse-too-far',
       'fuse-far',
     ),
   ];
+}
+
+/** How far the device may sit as its stub is. */
+function placeLimitM({ protection, circuit, choices }: CircuitFacts): number {
+  const fromPost = (circuit.source?.takenFrom ?? 'battery') === 'battery' && circuit.source?.feed !== 'isolator';
+  if (!protection.stubSheathed) return ruleSets[choices.rules ?? 'us'].placeM;
+  return fromPost ? protectionPlace.fromBatteryM : protectionPlace.sheathedM;
+}
+
+/** The start through every device, each with its fastest edge. */
+function inrushWords({ devices }: CircuitFacts['protection']): string {
+  const each = devices.map(({ name, inrushA, inrushOpening }, index) =>
+    index === 0
+      ? `${formatAmps(inrushA)} at 14.4 V for ${ourRules.inrushS.value} s; fastest: ${opens(inrushOpening)}`
+      : `${name.toLowerCase()} ${formatAmps(inrushA)}, ${opens(inrushOpening)}`,
+  );
+  return `${each.join('; ')}.`;
 }
 
 function opens(opening: Opening): string {

@@ -1,7 +1,7 @@
-import { openingSeconds } from '../wiring';
+import { openingSeconds, type Opening } from '../wiring';
 import type { Job } from '../job';
 import { defaults } from '../reference';
-import { assess } from './assess';
+import { assess, boatFindings, type AssessOptions } from './assess';
 import type { ConductorFacts, WaterFacts } from '../findings';
 import type { AssessedAlarm } from './alarm';
 import type { AssessedCircuit } from './circuit';
@@ -10,8 +10,13 @@ import type { AssessedCircuit } from './circuit';
  * The assessment as plain data, as the headless command prints it. `pumpV` is at
  * 12.0 V at the posts. `flowLPerH` and `headM` are null until a hose is known.
  */
-export function assessReport(job: Job) {
-  return { circuits: assess(job).map(circuitReport) };
+export function assessReport(job: Job, options: AssessOptions = {}) {
+  return { circuits: assess(job, options).map(circuitReport), findings: boatFindings(job, options) };
+}
+
+/** Why there are no seconds: it never opens, or no curve is published to tell; seconds where there are. */
+function openingWord(opening: Opening): 'opens' | 'never' | 'not shown' {
+  return opening.kind === 'not-shown' ? 'not shown' : opening.kind;
 }
 
 function circuitReport(assessed: AssessedCircuit) {
@@ -35,6 +40,7 @@ function circuitReport(assessed: AssessedCircuit) {
     conductors: facts.conductors.map(conductorReport),
     dropV: facts.dropV,
     dropPercent: facts.dropPercent,
+    leadsDropV: facts.leadsDropV,
     pumpV: facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? null,
     supplies: facts.supplies.map(({ setting: _setting, ...row }) => row),
     protection: {
@@ -42,15 +48,23 @@ function circuitReport(assessed: AssessedCircuit) {
       kind: protection.kind,
       lockedRotorA: protection.lockedRotorA,
       opensWithinS: openingSeconds(protection.lockedRotorOpening),
+      opensWithin: openingWord(protection.lockedRotorOpening),
       farShortA: protection.farShortA,
       farShortWithinS: openingSeconds(protection.farShortOpening),
+      farShortWithin: openingWord(protection.farShortOpening),
       inrushA: protection.inrushA,
       sourceFaultA: protection.sourceFaultA,
       interruptA: protection.interruptA,
+      devices: protection.devices.map(({ inrushOpening, ...device }) => ({
+        ...device,
+        inrushWithinS: openingSeconds(inrushOpening),
+        inrushWithin: openingWord(inrushOpening),
+      })),
     },
     alternatives: assessed.alternatives(),
     ...flowReport(facts.water),
     findings,
+    wiredAs: assessed.wiredAs,
   };
 }
 
@@ -61,7 +75,7 @@ function flowReport(water: WaterFacts | null) {
 }
 
 /** An alarm with its own battery: no pump, no fuse, nothing that a drop could hurt. */
-function alarmReport({ circuit: { id, name }, facts, findings }: AssessedAlarm) {
+function alarmReport({ circuit: { id, name }, facts, findings, wiredAs }: AssessedAlarm) {
   const dropV = facts.conductors.reduce((sum, conductor) => sum + conductor.dropV, 0);
   return {
     id,
@@ -78,6 +92,7 @@ function alarmReport({ circuit: { id, name }, facts, findings }: AssessedAlarm) 
     flowLPerH: null,
     headM: null,
     findings,
+    wiredAs,
   };
 }
 

@@ -9,6 +9,7 @@ import {
   type OperatingPoint,
   type Setting,
 } from '../circuit';
+import { defaults, ourRules } from '../reference';
 
 /** The netlist with the given volts held at the battery posts. */
 export function withSupply(netlist: Netlist, supplyV: number): Netlist {
@@ -91,9 +92,57 @@ export function everySolved(netlist: Netlist): Solved[] {
 const knownRunning = new Map<string, readonly Setting[]>();
 const KNOWN_AT_MOST = 200;
 
+/** Conductors without resistance to speak of: solved, so that parallel ones share as they do. */
+const AS_IDEAL_OHM = 1e-6;
+
 /**
- * The settings of switch and floats in which the pump has voltage. Settings that
- * load every conductor alike, such as manual with the float up or down, count once.
+ * The netlist as its own feed alone would have it: other circuits that touch it
+ * elsewhere than at its feed are taken away, so that what comes from them sizes nothing.
+ */
+export function ownFeedOnly(netlist: Netlist): Netlist {
+  const parts = netlist.parts.filter(({ kind }) => kind !== 'neighbour');
+  if (parts.length === netlist.parts.length) return netlist;
+  const there = new Set(parts.map(({ id }) => id));
+  const conductors = netlist.conductors.filter(({ from, to }) => there.has(from.part) && there.has(to.part));
+  return { ...netlist, parts, conductors };
+}
+
+/** Conductors, contacts, fuses and joints ideal: what a pump then gets, it gets by how it is wired and no thin cable. */
+function idealPaths(netlist: Netlist): Netlist {
+  const ideal = mapParts(netlist, (part) => {
+    switch (part.kind) {
+      case 'fuse':
+      case 'joint':
+        return grown(part, { ohm: 0 });
+      case 'relay':
+        // That a coil wants more volts than there are is a finding, not a way of wiring.
+        return grown(part, {
+          contactOhm: 0,
+          pullInV: Math.min(part.pullInV, defaults.relayPullInV),
+          dropOutV: Math.min(part.dropOutV, defaults.relayDropOutV),
+        });
+      case 'probe-sensor':
+      case 'float-switch':
+      case 'through-float':
+      case 'isolator':
+      case 'on-off-switch':
+      case 'three-way-switch':
+        return grown(part, { contactOhm: 0 });
+      case 'pump':
+        return part.inside ? grown(part, { inside: grown(part.inside, { contactOhm: 0 }) }) : part;
+      default:
+        return part;
+    }
+  });
+  const conductors = ideal.conductors.map((wire) => grown(wire, { ohm: wire.ohm === 0 ? 0 : AS_IDEAL_OHM }));
+  return withSupply({ ...ideal, conductors }, defaults.ratedSupplyV);
+}
+
+/**
+ * The settings of switch and floats in which the pump runs: with conductors taken
+ * as ideal its own feed gives it a fifth of its label volts. Settings that load
+ * every conductor alike, such as manual with the float up or down, count once.
+ * @param netlist the circuit by its own feed alone
  */
 export function runningSettings(netlist: Netlist, pump: string): readonly Setting[] {
   const key = wiringOf(netlist);
@@ -114,10 +163,12 @@ function wiringOf({ parts, conductors }: Netlist): string {
 }
 
 function findRunning(netlist: Netlist, pump: string): readonly Setting[] {
-  const solved = solveIn(withPump(netlist, 'locked'), everySetting(netlist), pump);
+  const motor = netlist.parts.find(({ id }) => id === pump);
+  const labelV = motor?.kind === 'pump' ? motor.motor.labelV : defaults.labelV;
+  const solved = solveIn(idealPaths(netlist), everySetting(netlist), pump);
   const distinct = new Map<string, Setting>();
   for (const { point, pumpV, setting } of solved) {
-    if (Math.abs(pumpV) <= 1e-3) continue;
+    if (Math.abs(pumpV) < labelV * ourRules.runsFromShare.value * (1 - 1e-9)) continue;
     const load = netlist.conductors.map(({ id }) => String(Math.round(point.conductorA(id) * 1e6))).join(' ');
     const likely = new Set(netlist.parts.filter(({ id }) => point.latched(id)).map(({ id }) => id));
     if (!distinct.has(load))

@@ -1,5 +1,5 @@
 import type { Circuit, Job } from '../job';
-import type { Finding, Fix } from '../findings';
+import type { Finding, Fix, SharedFeed } from '../findings';
 import type { SharedPump } from '../schemes';
 import type { AssessedCircuit } from './circuit';
 import type { Need } from './needs';
@@ -9,7 +9,8 @@ import { withFix } from './tryFixes';
 interface Feed {
   readonly circuit: Circuit;
   readonly others: readonly SharedPump[];
-  readonly fixed: Readonly<Record<string, string>>;
+  /** What is taken over; null for a feed of its own. */
+  readonly shared: SharedFeed | null;
   readonly needs: readonly Need[];
   readonly alarmAlso: SharedPump | null;
 }
@@ -46,7 +47,7 @@ export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, As
   ];
   const others = onFeed.flatMap(knownPump);
   const alarmAlso = also.flatMap(knownPump)[0] ?? null;
-  if (!leader) return { circuit, others, fixed: {}, needs, alarmAlso };
+  if (!leader) return { circuit, others, shared: null, needs, alarmAlso };
   const { source: _own, ...rest } = circuit;
   const sized = known.get(leader.id);
   const sizes = sized?.status === 'sized' ? sized.facts.conductors : [];
@@ -56,19 +57,21 @@ export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, As
       ...(leader.source ? { source: leader.source } : {}),
       batteryId: leader.batteryId,
       legs: { ...circuit.legs, sourceToPanel: leader.legs.sourceToPanel },
-      choices: {
-        ...circuit.choices,
-        ...(sized?.status === 'sized'
-          ? { protection: { kind: sized.facts.protection.kind, ratingA: sized.facts.protection.ratingA } }
-          : {}),
-      },
     },
     others,
     needs,
     alarmAlso,
-    fixed: Object.fromEntries(
-      sizes.filter(({ planned }) => FEED_PARTS.includes(planned.id)).map(({ planned, size }) => [planned.id, size]),
-    ),
+    shared: {
+      leaderId: leader.id,
+      leaderName: leader.name,
+      rating:
+        sized?.status === 'sized'
+          ? { kind: sized.facts.protection.kind, ratingA: sized.facts.protection.ratingA }
+          : null,
+      sizes: Object.fromEntries(
+        sizes.filter(({ planned }) => FEED_PARTS.includes(planned.id)).map(({ planned, size }) => [planned.id, size]),
+      ),
+    },
   };
 }
 
@@ -90,6 +93,8 @@ export function withOwnFeed(assessed: AssessedCircuit, own: Circuit): AssessedCi
 /** The fix without what it would change of the shared feed; none where nothing of it is left. */
 function fixOfOwn({ fix }: Finding, own: Circuit): Fix | undefined {
   if (!fix) return undefined;
+  // With a feed of its own it begins from what it took over: battery, source and leg.
+  if (fix.circuit.sharesFeedWith === undefined) return fix;
   const circuit = ownFields(fix.circuit, own);
   return JSON.stringify(circuit) === JSON.stringify(ownFields(own, own)) ? undefined : { ...fix, circuit };
 }

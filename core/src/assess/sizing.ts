@@ -52,7 +52,7 @@ interface FreeConductor {
 /** A conductor of a size, piece by piece: resistance and ampacity where each piece runs. */
 export function piecesOf(conductor: PlannedConductor, { size, family }: NamedSize): ConductorPiece[] {
   return conductor.runs.map((run) => {
-    const temperatureC = run.engineSpace ? defaults.engineSpaceC : defaults.conductorC;
+    const { temperatureC } = run;
     return {
       run,
       temperatureC,
@@ -162,7 +162,10 @@ export function mostA(solved: readonly Solved[], id: string): number {
 }
 
 export interface Drop {
+  /** Lost in the cable, V: no cable size mends what the pump's own leads lose. */
   readonly dropV: number;
+  /** Lost in the pump's own leads, V. */
+  readonly leadsDropV: number;
   readonly setting: Setting;
   readonly solved: readonly Solved[];
 }
@@ -185,7 +188,11 @@ function worstDrop(
   const wires = withSupply(conductorsOnly(withOhms(netlist, ohms), designCurrentA), defaults.ratedSupplyV);
   const solved = solveIn(wires, settings, plan.ids.pump);
   const worst = leastBy(some(solved, 'The pump runs in no setting of this scheme.'), ({ pumpV }) => pumpV);
-  return { dropV: defaults.ratedSupplyV - worst.pumpV, setting: worst.setting, solved };
+  const leadsDropV = plan.conductors
+    .filter(({ duty }) => duty === 'lead')
+    .reduce((sum, { id }) => sum + Math.abs(worst.point.conductorA(id)) * (ohms.get(id) ?? 0), 0);
+  const dropV = defaults.ratedSupplyV - worst.pumpV - leadsDropV;
+  return { dropV, leadsDropV, setting: worst.setting, solved };
 }
 
 export type NamedSize = ConductorSize & { readonly family: CableFamily };

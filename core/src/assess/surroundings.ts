@@ -1,5 +1,7 @@
+import type { SharedFeed } from '../findings';
 import type { Battery } from '../job';
 import type { SharedPump } from '../schemes';
+import type { UnitSystem } from '../units';
 import type { Need } from './needs';
 import type { WaterSurroundings } from './waterFacts';
 
@@ -10,9 +12,11 @@ export interface Surroundings {
   readonly others: readonly SharedPump[];
   /** The circuit whose post the alarm hangs on as well. */
   readonly alarmAlso: SharedPump | null;
-  /** Sizes of a feed that another circuit decides, by conductor. */
-  readonly fixed: Readonly<Record<string, string>>;
+  /** The feed of another circuit that it hangs on; null for its own. */
+  readonly sharedFeed: SharedFeed | null;
   readonly water: WaterSurroundings;
+  /** What findings are worded in. */
+  readonly units: UnitSystem;
   /** What other circuits on the feed must still give. */
   readonly needs: readonly Need[];
 }

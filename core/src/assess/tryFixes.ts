@@ -1,16 +1,17 @@
 import {
-  inFlow,
-  inMillimetres,
+  findingId,
+  waterSpeech,
   type CircuitFacts,
   type Finding,
   type Fix,
   type FixIdea,
   type Judgement,
   type Severity,
+  type Topic,
   type WaterFacts,
 } from '../findings';
 import { defaults } from '../reference';
-import { formatAmps, formatOpening, formatPercent, formatVolts } from '../units';
+import { formatAmps, formatOpening, formatPercent, formatVolts, type UnitSystem } from '../units';
 import type { Opening } from '../wiring';
 import type { Circuit } from '../job';
 
@@ -44,14 +45,19 @@ export function tryFixes<Facts>(
     tried.set(key, outcome);
     return outcome;
   };
-  return before.judgements.map(({ ideas = [], ...finding }): Finding => {
+  return before.judgements.map(({ ideas = [], ...judgement }): Finding => {
+    const finding = asFinding(judgement);
     if (Array.isArray(ideas) && ideas.length === 0) return finding;
     const fix = once(() => {
+      let best: { readonly idea: FixIdea; readonly after: Judged<Facts>; readonly brings: number } | null = null;
       for (const idea of typeof ideas === 'function' ? ideas() : ideas) {
         const after = outcomeOf(idea);
-        if (after && answers(finding, before, after)) return { ...idea, effect: effectOf(before, after) };
+        if (!after || !answers(finding, before.judgements, after.judgements)) continue;
+        const brings = newCautions(before, after);
+        if (best === null || brings < best.brings) best = { idea, after, brings };
+        if (brings === 0) break;
       }
-      return undefined;
+      return best ? { ...best.idea, effect: effectOf(before, best.after) } : undefined;
     });
     return withFix(finding, fix);
   });
@@ -63,16 +69,9 @@ export function withFix(finding: Finding, fix: () => Fix | undefined): Finding {
 }
 
 /** The finding as plain data, its fix tried: to send elsewhere, or to copy. */
-export function plainFinding({ code, severity, message, rule, source, about, fix }: Finding): Finding {
-  return {
-    code,
-    severity,
-    message,
-    rule,
-    source,
-    ...(about === undefined ? {} : { about }),
-    ...(fix === undefined ? {} : { fix }),
-  };
+export function plainFinding({ id, code, severity, message, rule, source, at, topic, fix }: Finding): Finding {
+  const finding: Finding = { id, code, severity, message, rule, source, at, topic };
+  return fix === undefined ? finding : { ...finding, fix };
 }
 
 /**
@@ -80,21 +79,25 @@ export function plainFinding({ code, severity, message, rule, source, about, fix
  * whose getter is its own, and with the shape all that its getter knows.
  */
 class FixableFinding implements Finding {
+  readonly id: string;
   readonly code: string;
   readonly severity: Severity;
   readonly message: string;
   readonly rule: string;
   readonly source: string;
-  readonly about?: string;
+  readonly at: readonly string[];
+  readonly topic: Topic;
   private readonly ask: () => Fix | undefined;
 
-  constructor({ code, severity, message, rule, source, about }: Finding, ask: () => Fix | undefined) {
+  constructor({ id, code, severity, message, rule, source, at, topic }: Finding, ask: () => Fix | undefined) {
+    this.id = id;
     this.code = code;
     this.severity = severity;
     this.message = message;
     this.rule = rule;
     this.source = source;
-    if (about !== undefined) this.about = about;
+    this.at = at;
+    this.topic = topic;
     this.ask = once(ask);
   }
 
@@ -113,16 +116,38 @@ function once<T>(work: () => T): () => T {
   return () => (done ??= { value: work() }).value;
 }
 
-function answers(finding: Omit<Judgement, 'ideas'>, before: Judged<unknown>, after: Judged<unknown>): boolean {
-  const name = nameOf(finding);
-  const stops = new Set(before.judgements.filter(({ severity }) => severity === 'stop').map(nameOf));
-  return after.judgements.every(
-    (judgement) => nameOf(judgement) !== name && (judgement.severity !== 'stop' || stops.has(nameOf(judgement))),
+/** A judgement as a finding, before anything was tried. */
+export function asFinding({ code, severity, message, rule, source, at, topic = 'wiring' }: Judgement): Finding {
+  return { id: findingId({ code, at }), code, severity, message, rule, source, at, topic };
+}
+
+type Placed = Pick<Judgement, 'code' | 'at'>;
+
+/** Whether two findings are of one code and share a place, or have none. */
+function meets(one: Placed, other: Placed): boolean {
+  if (one.code !== other.code) return false;
+  return one.at.length === 0 || other.at.length === 0 || one.at.some((place) => other.at.includes(place));
+}
+
+/** Whether the finding is gone from every place, with no stop that was not there before. */
+export function answers(finding: Placed, before: readonly Judgement[], after: readonly Judgement[]): boolean {
+  const stops = before.filter(({ severity }) => severity === 'stop');
+  return after.every(
+    (judgement) =>
+      !meets(finding, judgement) &&
+      (judgement.severity !== 'stop' || stops.some((stop) => meets(stop, judgement) && covers(stop, judgement))),
   );
 }
 
-function nameOf({ code, about }: Omit<Judgement, 'ideas'>): string {
-  return `${code} ${about ?? ''}`;
+/** Whether a finding before spoke of every place of the one after. */
+function covers(before: Placed, after: Placed): boolean {
+  return after.at.every((place) => before.at.includes(place));
+}
+
+/** Cautions that a change brings: of two that help, the one that brings fewer is offered. */
+function newCautions(before: Judged<unknown>, after: Judged<unknown>): number {
+  const known = new Set(before.judgements.filter(({ severity }) => severity !== 'note').map(findingId));
+  return after.judgements.filter((one) => one.severity === 'caution' && !known.has(findingId(one))).length;
 }
 
 type Row<Facts> = readonly [what: string, figure: (judged: Judged<Facts>) => string];
@@ -136,13 +161,17 @@ const counts: readonly Row<unknown>[] = [
 ];
 
 /** What a change moves of a float, whatever it serves. */
-const floatRows: readonly Row<{ readonly water: WaterFacts | null }>[] = [
-  ['float’s base', ({ facts }) => heightWords(facts.water?.float?.zM)],
-  ['switches on at', ({ facts }) => heightWords(facts.water?.float?.onM)],
-  ['lowest it may stand', ({ facts }) => heightWords(facts.water?.window?.minM ?? undefined)],
-];
+const floatRows = (units: UnitSystem): readonly Row<{ readonly water: WaterFacts | null }>[] => {
+  const heightWords = (metres: number | undefined) =>
+    metres === undefined ? 'open' : waterSpeech(units).height(metres);
+  return [
+    ['float’s base', ({ facts }) => heightWords(facts.water?.float?.zM)],
+    ['switches on at', ({ facts }) => heightWords(facts.water?.float?.onM)],
+    ['lowest it may stand', ({ facts }) => heightWords(facts.water?.window?.minM ?? undefined)],
+  ];
+};
 
-const pumpRows: readonly Row<CircuitFacts>[] = [
+const pumpRows = (units: UnitSystem): readonly Row<CircuitFacts>[] => [
   ['fuse', ({ facts }) => formatAmps(facts.protection.ratingA)],
   ['drop', ({ facts }) => formatPercent(facts.dropPercent)],
   [
@@ -150,16 +179,20 @@ const pumpRows: readonly Row<CircuitFacts>[] = [
     ({ facts }) => formatVolts(facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV)?.pumpV ?? NaN),
   ],
   ['a stalled pump opens it', ({ facts }) => openingWords(facts.protection.lockedRotorOpening)],
-  ['pumps at 12.8 V', ({ facts }) => flowWords(facts)],
+  ['pumps at 12.8 V', ({ facts }) => flowWords(facts, units)],
 ];
 
 /** What a change to a circuit with a pump moves. */
-export const pumpEffect: Effect<CircuitFacts> = (before, after) =>
-  moved([...pumpRows, ...floatRows, ...counts], before, after);
+export const pumpEffect =
+  (units: UnitSystem): Effect<CircuitFacts> =>
+  (before, after) =>
+    moved([...pumpRows(units), ...floatRows(units), ...counts], before, after);
 
 /** What a change to an alarm moves. */
-export const floatEffect: Effect<{ readonly water: WaterFacts | null }> = (before, after) =>
-  moved([...floatRows, ...counts], before, after);
+export const floatEffect =
+  (units: UnitSystem): Effect<{ readonly water: WaterFacts | null }> =>
+  (before, after) =>
+    moved([...floatRows(units), ...counts], before, after);
 
 function moved<Facts>(rows: readonly Row<Facts>[], before: Judged<Facts>, after: Judged<Facts>): string[] {
   return rows
@@ -167,13 +200,9 @@ function moved<Facts>(rows: readonly Row<Facts>[], before: Judged<Facts>, after:
     .map(([what, figure]) => `${what} ${figure(before)} → ${figure(after)}`);
 }
 
-function heightWords(metres: number | undefined): string {
-  return metres === undefined ? 'open' : inMillimetres(metres);
-}
-
-function flowWords({ water }: CircuitFacts): string {
+function flowWords({ water }: CircuitFacts, units: UnitSystem): string {
   const row = water?.poses[0]?.operating.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
-  return row ? inFlow(row.flowLPerH) : 'not known';
+  return row ? waterSpeech(units).flow(row.flowLPerH) : 'not known';
 }
 
 function openingWords(opening: Opening): string {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Circuit, CircuitWater, IngressSource, Job, Pose } from '../job';
-import { defaults } from '../reference';
+import { defaults, ourRules } from '../reference';
 import { assess } from './assess';
 import { jobOf } from './assess.fixture';
 import { lastingFindings, wellRuns } from './lasting';
@@ -197,7 +197,7 @@ test('a battery too small for a wet weekend is said so, and the fix that is offe
   const changed = { ...job, circuits: finding?.fix ? [finding.fix.circuit] : [] };
   expect(
     Math.min(...[...wellRuns(changed, 'bilge', 24)].map(({ batteryDays }) => batteryDays ?? Infinity)),
-  ).toBeGreaterThan(defaults.weekendDays);
+  ).toBeGreaterThan(ourRules.weekendDays.value);
 });
 
 test('with the supply held, more ingress never means fewer litres pumped, and a check valve never raises the starts', () => {

@@ -1,8 +1,9 @@
 import type { Circuit, IngressSurvey, Job, Pose, WellSurvey } from '../job';
 import type { PoseFacts, SupplyFacts, WaterFacts } from '../findings';
-import { defaults } from '../reference';
+import { defaults, ourRules } from '../reference';
 import type { Motor } from '../circuit';
 import { schemeOf } from '../schemes';
+import type { UnitSystem } from '../units';
 import {
   climbM,
   curveFrom,
@@ -13,6 +14,7 @@ import {
   hasDip,
   highestM,
   hoseFrom,
+  loopM,
   ingressFrom,
   LITRE_PER_HOUR,
   mostInflow,
@@ -22,6 +24,7 @@ import {
   posesOf,
   pumpPlaceOf,
   pumpPointAt,
+  reversedCurve,
   riseAt,
   sensorOf,
   slopesOf,
@@ -39,17 +42,22 @@ export interface WaterSurroundings {
   readonly ingress: readonly IngressSurvey[];
   readonly waterIn: 'sea' | 'fresh';
   readonly hullLengthM: number | undefined;
+  readonly units: UnitSystem;
   /** Circuits of the boat, to find the one that pumps first. */
   readonly circuits: readonly Circuit[];
 }
 
-export function waterSurroundings({ boat, wells = [], poses, ingress = [], circuits }: Job): WaterSurroundings {
+export function waterSurroundings(
+  { boat, wells = [], poses, ingress = [], circuits }: Job,
+  units: UnitSystem,
+): WaterSurroundings {
   return {
     wells,
     poses: posesOf({ poses }),
     ingress,
     waterIn: boat.afloatIn ?? 'sea',
     hullLengthM: boat.hullLengthM,
+    units,
     circuits,
   };
 }
@@ -70,6 +78,8 @@ function primaryFloat(circuit: Circuit, { circuits }: WaterSurroundings): Placed
 export interface PumpFacts {
   readonly motor: Motor;
   readonly supplies: readonly SupplyFacts[];
+  /** Whether it turns backwards as it is wired. */
+  readonly reversed: boolean;
 }
 
 /** Everything about a circuit's water that needs no long run; null where it is not surveyed. */
@@ -82,12 +92,13 @@ export function waterFactsOf(circuit: Circuit, around: WaterSurroundings, pump: 
   const sensor = sensorOf(schemeOf(circuit).senses, water.float);
   const float = sensor === null || sensor === 'timer' ? null : floatFrom(sensor, water);
   const hose = pump && water.hose ? hoseFrom(water.hose) : null;
-  const curve = pump ? curveFrom(circuit.pump, pump.motor) : null;
+  const sound = pump ? curveFrom(circuit.pump, pump.motor) : null;
+  const curve = sound && pump?.reversed ? reversedCurve(sound) : sound;
+  const after = primaryFloat(circuit, around);
   const poses = around.poses.map((pose) =>
-    poseFacts({ pose, survey, place, hose, curve, pump, waterIn: around.waterIn }),
+    poseFacts({ pose, survey, place, hose, curve, pump, waterIn: around.waterIn, float, after }),
   );
   const ingress = ingressFacts(circuit, around);
-  const after = primaryFloat(circuit, around);
   const window =
     float &&
     floatWindow({
@@ -95,11 +106,13 @@ export function waterFactsOf(circuit: Circuit, around: WaterSurroundings, pump: 
       pumps: pump !== null,
       poses: poses.map((facts) => windowPose(facts, { float, pool, after })),
       mostIngress: (ingress[0]?.mostLPerH ?? 0) * LITRE_PER_HOUR,
-      marginM: defaults.windowMarginM,
-      drainBackFactor: defaults.drainBackFactor,
-      shortestRunS: defaults.shortestRunS,
+      marginM: ourRules.windowMarginM.value,
+      drainBackFactor: ourRules.drainBackFactor.value,
+      shortestRunS: ourRules.shortestRunS.value,
+      abovePrimaryM: ourRules.backupAboveLeastM.value + ourRules.windowMarginM.value,
     });
   return {
+    units: around.units,
     survey,
     pool,
     sensor,
@@ -107,6 +120,8 @@ export function waterFactsOf(circuit: Circuit, around: WaterSurroundings, pump: 
     window,
     hose,
     curve,
+    lowestShutOffM: curve && pump ? lowestShutOff(curve, pump) : null,
+    wall: wallFacts(circuit, poses[0], curve, pump, around.waterIn),
     poses,
     waterIn: around.waterIn,
     hullLengthM: around.hullLengthM,
@@ -124,9 +139,36 @@ interface PoseQuestion {
   readonly curve: PumpCurve | null;
   readonly pump: PumpFacts | null;
   readonly waterIn: 'sea' | 'fresh';
+  readonly float: PlacedFloat | null;
+  /** The float that it comes after. */
+  readonly after: PlacedFloat | null;
 }
 
-function poseFacts({ pose, survey, place, hose, curve, pump, waterIn }: PoseQuestion): PoseFacts {
+/** Head at which the pump stops moving water at the lowest supply compared, m. */
+function lowestShutOff({ shutOffM }: PumpCurve, { supplies }: PumpFacts): number {
+  const slowest = Math.min(...supplies.map(({ speedRatio }) => speedRatio));
+  return slowest * slowest * shutOffM;
+}
+
+/** What a corrugated wall costs at 12.8 V in the first pose; null for a smooth one, or where flows are not known. */
+function wallFacts(
+  { water }: Circuit,
+  first: PoseFacts | undefined,
+  curve: PumpCurve | null,
+  pump: PumpFacts | null,
+  waterIn: 'sea' | 'fresh',
+): WaterFacts['wall'] {
+  const running = pump?.supplies.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
+  const liftM = first?.liftM ?? null;
+  if (water?.hose?.wall !== 'corrugated' || !curve || !running || liftM === null) return null;
+  const flowThrough = (hose: Hose) => pumpPointAt(curve, hose, running.speedRatio, liftM, waterIn).flow / LITRE_PER_HOUR;
+  return {
+    corrugatedLPerH: flowThrough(hoseFrom(water.hose)),
+    smoothLPerH: flowThrough(hoseFrom({ ...water.hose, wall: 'smooth' })),
+  };
+}
+
+function poseFacts({ pose, survey, place, hose, curve, pump, waterIn, float, after }: PoseQuestion): PoseFacts {
   const slopes = slopesOf(pose);
   // Of the surface at the well's zero, for one at the pump's base.
   const zeroOf = (atPumpM: number) => place.zM + atPumpM - riseAt(slopes, place);
@@ -144,6 +186,12 @@ function poseFacts({ pose, survey, place, hose, curve, pump, waterIn }: PoseQues
     climbM: hose ? climbM(hose, slopes, 0) : 0,
     dips: hose ? hasDip(hose, slopes) : false,
     outletOverM: hose && pose.outsideM !== undefined ? outletM(hose, slopes) + zeroOf(0) - pose.outsideM : null,
+    loopOverM:
+      hose?.loop && pose.outsideM !== undefined ? loopM(hose.loop, slopes) + zeroOf(0) - pose.outsideM : null,
+    aboveFirstM:
+      float && after
+        ? float.zM + float.onM - riseAt(slopes, float) - (after.zM + after.onM - riseAt(slopes, after))
+        : null,
     operating:
       hose && curve && pump && liftM !== null
         ? pump.supplies.map(({ supplyV, speedRatio }) => {

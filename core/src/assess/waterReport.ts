@@ -1,5 +1,5 @@
 import type { IngressSurvey, Job } from '../job';
-import { batteryChemistry, defaults } from '../reference';
+import { batteryChemistry, defaults, ourRules } from '../reference';
 import { schemeOf } from '../schemes';
 import { posesOf, type BatteryRun, type PumpRun, type WaterRun } from '../water';
 import { assess } from './assess';
@@ -181,9 +181,9 @@ function verdictsOf(run: WaterRun, { hours }: WellRunQuestion): Verdict[] {
   const found: readonly (readonly [Verdict, boolean])[] = [
     ['never-stops', any(({ neverStops }) => neverStops)],
     ['own-water', any(({ ownWaterRuns }) => ownWaterRuns > 0)],
-    ['short-runs', any(({ shortestRunS }) => shortestRunS !== null && shortestRunS < defaults.shortestRunS)],
-    ['many-starts', (first?.starts ?? 0) / hours > defaults.mostStartsPerHour],
-    ['runs-dry', any(({ drySecondsLongest }) => drySecondsLongest > defaults.dryRunS)],
+    ['short-runs', any(({ shortestRunS }) => shortestRunS !== null && shortestRunS < ourRules.shortestRunS.value)],
+    ['many-starts', (first?.starts ?? 0) / hours > ourRules.mostStartsPerHour.value],
+    ['runs-dry', any(({ drySecondsLongest }) => drySecondsLongest > ourRules.dryRunS.value)],
     ['loses-to-ingress', any(({ loses }) => loses)],
     ['reaches-limit', run.limitAtS !== null],
     ['battery-used-up', run.batteries.some(({ usedUpAtS }) => usedUpAtS !== null)],

@@ -2,6 +2,7 @@ import { closest, distance } from 'fastest-levenshtein';
 import { z } from 'zod';
 import { JOB_FORMAT, JOB_VERSION, type Job } from '../job';
 import { jobSchema } from './jobSchema';
+import { migrate } from './migrate';
 
 /** One thing wrong with a job: where (JSON path from `$`), and what to do about it. */
 export interface JobProblem {
@@ -59,7 +60,7 @@ export function readJob(data: unknown): ReadJob {
       `The file was written by a newer version (${version}); this one reads up to ${JOB_VERSION}. Update the application, then open it again.`,
     );
   }
-  const parsed = jobSchema.safeParse(data);
+  const parsed = jobSchema.safeParse(migrate(data));
   if (parsed.success) return { ok: true, job: parsed.data };
   const [first, ...rest] = problemsOf(parsed.error);
   if (!first) return refuse('invalid-job', '$', 'The job could not be read.');

@@ -1,35 +1,51 @@
-import type { AlarmFacts } from './facts';
-import type { Judgement } from './finding';
+import type { Circuit } from '../job';
+import type { AlarmFacts, Behaviour } from './facts';
+import type { Judgement, RuleFamily } from './finding';
 import { backToPlan, withIdeas } from './fixes';
-import { inWords, ownRows } from './rows';
+import { inWords, ownRows, type SolvedRow } from './rows';
 
 /** What an alarm with its own battery is judged by: that it calls when the float is up, and only then. */
 export function alarmRules(facts: AlarmFacts): Judgement[] {
-  const wrong = ownRows(facts).find(
-    ({ setting, point }) => (point.wordOf('alarm') === 'sounding') !== Object.values(setting.floats).includes('up'),
-  );
-  return [
-    ...(wrong
-      ? [
-          {
-            code: 'alarm-wrong',
-            severity: 'stop' as const,
-            message: `With ${inWords(facts, wrong)} the alarm is ${wrong.point.wordOf('alarm')}. Look for an open or shorted conductor of its loop.`,
-            rule: 'The alarm sounds when its float is up, and only then.',
-            source: 'Circuit solved in every setting of the float',
-            about: 'alarm',
-            ...withIdeas(backToPlan(facts.circuit)),
-          },
-        ]
-      : []),
-    {
-      code: 'alarm-own-battery',
-      severity: 'note',
-      message:
-        'The alarm lives on its own battery: no fuse of the boat protects or feeds it, and a flat one is silent. Lift the float before each trip, and change the battery on a date written on it. Muting stops the sound and keeps the light. Polarity of its two conductors is free unless its maker says otherwise.',
-      rule: 'A stand-alone alarm is tested by its float.',
-      source: 'Common practice',
-      about: 'alarm',
-    },
-  ];
+  const wrong = ownRows(facts).find((row) => sounds(row) !== isUp(row));
+  return wrong ? [alarmWrong(facts, wrong, 'Look for an open or shorted conductor of its loop.')] : [];
+}
+
+/** An alarm fed from the circuit: with the float up it calls. */
+export const fedAlarmRules: RuleFamily = (facts) => {
+  if (!facts.options.includes('alarm')) return [];
+  const silent = ownRows(facts).find((row) => isUp(row) && !sounds(row));
+  return silent
+    ? [
+        alarmWrong(
+          facts,
+          silent,
+          'High water is then told by nobody. Look for its tap or its negative that is off, a diode the wrong way round, or its fuse.',
+        ),
+      ]
+    : [];
+};
+
+function sounds({ point }: SolvedRow): boolean {
+  return point.wordOf('alarm') === 'sounding';
+}
+
+function isUp({ setting }: SolvedRow): boolean {
+  return Object.values(setting.floats).includes('up');
+}
+
+interface Alarmed {
+  readonly circuit: Circuit;
+  readonly behaviour: Behaviour;
+}
+
+function alarmWrong(facts: Alarmed, row: SolvedRow, remedy: string): Judgement {
+  return {
+    code: 'alarm-wrong',
+    severity: 'stop',
+    message: `With ${inWords(facts, row)} the alarm is ${row.point.wordOf('alarm')}. ${remedy}`,
+    rule: 'The alarm sounds when its float is up.',
+    source: 'Circuit solved in every setting of switch and float',
+    at: ['alarm'],
+    ...withIdeas(backToPlan(facts.circuit)),
+  };
 }

@@ -1,88 +1,135 @@
-import { conductorSizes, minimumSize, ruleSets } from '../reference';
-import { formatAmps } from '../units';
+import { conductorSizes, minimumSize, ourRules, ruleSets } from '../reference';
+import { formatAmps, formatQuantity, type UnitSystem } from '../units';
 import type { CircuitFacts, ConductorFacts, NoSize } from './facts';
 import type { Judgement, RuleFamily } from './finding';
-import { useBetterInsulation, useProposedSize, withIdeas } from './fixes';
+import { useBetterInsulation, useProposedSizesOf, withIdeas } from './fixes';
 
 const SLACK = 1 + 1e-9;
 
-/** Ampacity, surroundings and least size of each conductor. */
+/** Ampacity, surroundings and least size of the conductors. */
 export const conductorRules: RuleFamily = (facts) => [
   ...(facts.noSize ? [noSizeFinding(facts, facts.noSize)] : []),
   ...conductorJudgements(facts),
 ];
 
 /** What conductors are judged by in every circuit. */
-type Conducting = Pick<CircuitFacts, 'circuit' | 'conductors'>;
+type Conducting = Pick<CircuitFacts, 'circuit' | 'conductors' | 'units'>;
 
-/** Each conductor of a circuit, with a pump or without. */
+/** The conductors of a circuit, with a pump or without; what has one cause is one finding with its places. */
 export function conductorJudgements(facts: Conducting): Judgement[] {
-  return facts.conductors.flatMap((conductor) => [
-    ...ampacityRule(facts, conductor),
-    ...leastSizeRule(facts, conductor),
-  ]);
-}
-
-function ampacityRule(facts: Conducting, conductor: ConductorFacts): Judgement[] {
-  const { planned, ampacity } = conductor;
-  const forbidden = conductor.pieces.find((piece) => piece.ampacity.engineSpaceFactor === null);
-  if (forbidden) {
-    return [
-      {
-        code: 'insulation-forbidden-in-engine-space',
-        severity: 'stop',
-        message: `${planned.name}: ${forbidden.run.insulationC} °C insulation is not allowed in an engine space. Use cable rated 75 °C or more there.`,
-        rule: 'Insulation in an engine space rated above 60 °C.',
-        source: ampacity.source,
-        about: planned.id,
-        ...withIdeas(useBetterInsulation(facts.circuit, conductor)),
-      },
-    ];
-  }
-  if (conductor.designA <= ampacity.amps * SLACK) return [];
-  const where = [
-    ...(ampacity.engineSpaceFactor !== null && ampacity.engineSpaceFactor < 1 ? [' in an engine space'] : []),
-    ...(ampacity.bundlingFactor < 1 ? [' in its bundle'] : []),
-  ].join(' and');
+  const forbidden = facts.conductors.filter((one) => one.pieces.some(isForbidden));
+  const overloaded = facts.conductors.filter(
+    (one) => !forbidden.includes(one) && one.designA > one.ampacity.amps * SLACK,
+  );
+  const thin = facts.conductors.filter(({ underLeast, planned }) => underLeast && planned.duty !== 'lead');
   return [
-    {
-      code: 'ampacity-below-current',
-      severity: 'stop',
-      message: `${planned.name}: ${conductor.size} may carry ${formatAmps(ampacity.amps)}${where}, and carries ${formatAmps(conductor.designA)}. The insulation overheats.`,
-      rule: 'Corrected ampacity at least the design current.',
-      source: ampacity.source,
-      about: planned.id,
-      ...withIdeas(useProposedSize(facts.circuit, conductor), useBetterInsulation(facts.circuit, conductor)),
-    },
+    ...(forbidden.length > 0 ? [insulationForbidden(facts, forbidden)] : []),
+    ...(overloaded.length > 0 ? [ampacityExceeded(facts, overloaded)] : []),
+    ...leastSizeRules(facts, thin),
+    ...leadRules(facts),
   ];
 }
 
-function leastSizeRule(facts: Conducting, conductor: ConductorFacts): Judgement[] {
-  const { planned } = conductor;
-  if (!conductor.underLeast) return [];
-  const rule = `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheath or enclosure; a part’s leads up to 178 mm exempt.`;
-  const source = facts.circuit.choices?.rules === 'iso' ? ruleSets.iso.name : 'ABYC E-11; ISO 13297';
-  if (planned.underLeastBecause !== undefined) {
-    return [
-      {
-        code: 'under-least-size-allowed',
-        severity: 'note',
-        message: `${planned.name}: ${conductor.size} is under the least size of ${conductor.leastSize}, which is allowed here. ${planned.underLeastBecause}`,
-        rule,
-        source,
-        about: planned.id,
-      },
-    ];
-  }
+function isForbidden({ ampacity }: ConductorFacts['pieces'][number]): boolean {
+  return ampacity.engineSpaceFactor === null;
+}
+
+function places(conductors: readonly ConductorFacts[]): string[] {
+  return conductors.map(({ planned }) => planned.id);
+}
+
+/** "Feed and auto positive", the first with its capital. */
+function namesOf(conductors: readonly ConductorFacts[]): string {
+  const names = conductors.map(({ planned: { name } }, index) => (index === 0 ? name : name.toLowerCase()));
+  const last = names.pop() ?? '';
+  return names.length === 0 ? last : `${names.join(', ')} and ${last}`;
+}
+
+function insulationForbidden(facts: Conducting, conductors: readonly ConductorFacts[]): Judgement {
+  const [first] = conductors;
+  const run = first?.pieces.find(isForbidden)?.run;
+  return {
+    code: 'insulation-forbidden-in-engine-space',
+    severity: 'stop',
+    message: `${namesOf(conductors)}: insulation of ${run?.insulationC ?? 60} °C is not allowed in an engine space. Use cable rated 75 °C or more there, or lead it clear of the engine.`,
+    rule: 'Insulation in an engine space rated above 60 °C.',
+    source: first?.ampacity.source ?? '',
+    at: places(conductors),
+    ...withIdeas(useBetterInsulation(facts.circuit, conductors)),
+  };
+}
+
+function ampacityExceeded(facts: Conducting, conductors: readonly ConductorFacts[]): Judgement {
+  const each = conductors.map((conductor) => {
+    const { planned, ampacity, size, designA } = conductor;
+    const where = [
+      ...(ampacity.engineSpaceFactor !== null && ampacity.engineSpaceFactor < 1 ? [' in an engine space'] : []),
+      ...(ampacity.bundlingFactor < 1 ? [' in its bundle'] : []),
+    ].join(' and');
+    return `${planned.name}: ${size} may carry ${formatAmps(ampacity.amps)}${where}, and carries ${formatAmps(designA)}.`;
+  });
+  const proposed = conductors[0]?.proposedSize ?? '';
+  const larger = conductors.every(({ overridden }) => overridden);
+  return {
+    code: 'ampacity-below-current',
+    severity: 'stop',
+    message: `${each.join(' ')} The insulation overheats. ${larger ? `Use ${proposed}.` : 'Use a larger size, or a higher insulation rating.'}`,
+    rule: 'Corrected ampacity at least the design current.',
+    source: conductors[0]?.ampacity.source ?? '',
+    at: places(conductors),
+    ...withIdeas(useProposedSizesOf(facts.circuit, conductors), useBetterInsulation(facts.circuit, conductors)),
+  };
+}
+
+function leastSizeRules(facts: Conducting, thin: readonly ConductorFacts[]): Judgement[] {
+  const notAllowed = thin.filter((one) => one.planned.underLeastBecause === undefined && !inSheath(one));
+  const [first] = notAllowed;
+  if (!first) return [];
+  const outside = notAllowed.find(({ planned }) => planned.unsheathedM !== undefined);
+  const most = formatQuantity(ourRules.unsheathedM.value, 'shortLength', facts.units);
+  const each = notAllowed.map(({ planned, size }) => `${planned.name}: ${size}`).join('; ');
   return [
     {
       code: 'below-minimum-size',
       severity: 'stop',
-      message: `${planned.name}: ${conductor.size} is below the least size of ${conductor.leastSize} outside a sheath. It breaks under strain and vibration.`,
-      rule,
-      source,
-      about: planned.id,
-      ...withIdeas(useProposedSize(facts.circuit, conductor)),
+      message: outside
+        ? `${each} is below the least size of ${first.leastSize}, and ${formatQuantity(outside.planned.unsheathedM ?? 0, 'shortLength', facts.units)} of it run outside the sheath. Bring the sheath to within ${most}, or use ${first.leastSize}.`
+        : `${each} is below the least size of ${first.leastSize} outside a sheath. It breaks under strain and vibration. Use ${first.leastSize} or larger.`,
+      rule: `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheathed multicore with at most ${most} outside it.`,
+      source: facts.circuit.choices?.rules === 'iso' ? ruleSets.iso.name : 'ABYC E-11; ISO 13297',
+      at: places(notAllowed),
+      ...withIdeas(useProposedSizesOf(facts.circuit, notAllowed)),
+    },
+  ];
+}
+
+/** Whether a thin conductor is one of a sheathed multicore, of a size that the rule names, and short outside the sheath. */
+export function inSheath({ planned, size, family }: ConductorFacts): boolean {
+  const sizes = conductorSizes[family].map((row) => row.size);
+  const next = sizes.indexOf(minimumSize[family]) - 1;
+  return (
+    planned.unsheathedM !== undefined &&
+    planned.unsheathedM <= ourRules.unsheathedM.value * SLACK &&
+    sizes.indexOf(size) === next
+  );
+}
+
+/** A part's own leads come with it: thin ones are judged apart from the cable. */
+function leadRules(facts: Conducting): Judgement[] {
+  const thin = facts.conductors.filter(
+    ({ planned, underLeast }) => planned.duty === 'lead' && underLeast && planned.underLeastBecause === undefined,
+  );
+  const [first] = thin;
+  if (!first) return [];
+  const length = (units: UnitSystem) => formatQuantity(first.planned.lengthM, 'shortLength', units);
+  return [
+    {
+      code: 'leads-below-minimum',
+      severity: 'caution',
+      message: `The pump’s own leads are ${first.size}, below the least size of ${first.leastSize}, and ${length(facts.units)} long. Cut them to ${formatQuantity(0.178, 'shortLength', facts.units)} where the maker allows it, or lead them in a sheath and support them.`,
+      rule: `Leads of a part up to 178 mm (7 in) may be under ${minimumSize[first.family]}.`,
+      source: 'ABYC E-11; the pump’s maker',
+      at: places(thin),
     },
   ];
 }
@@ -93,7 +140,9 @@ const remedies: Readonly<Record<NoSize['limit'], (noSize: NoSize) => string>> = 
   ampacity: ({ neededFactor }) =>
     `The current is ${Number.isFinite(neededFactor) ? `${neededFactor.toFixed(2)} times its ampacity` : 'not allowed at all with this insulation there'}: use a higher insulation rating, or route clear of the engine space.`,
   fuse: ({ neededFactor }) =>
-    `The fuse that the pump needs is ${neededFactor.toFixed(2)} times what protects this conductor: use a higher insulation rating, route clear of the engine space, or split the load.`,
+    Number.isFinite(neededFactor)
+      ? `The fuse that the pump needs is ${neededFactor.toFixed(2)} times what protects this conductor: use a higher insulation rating, route clear of the engine space, or split the load.`
+      : 'With this insulation no size may carry anything there: use a higher insulation rating, or route clear of the engine space.',
 };
 
 function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Judgement {
@@ -103,5 +152,7 @@ function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Judgement {
     message: `No size in the ${facts.family === 'awg' ? 'AWG' : 'mm²'} table satisfies this circuit, not even ${noSize.largest}. ${remedies[noSize.limit](noSize)}`,
     rule: 'Drop, ampacity and protection satisfied together.',
     source: 'Sizing method: ABYC E-11; ISO 13297',
+    at: [],
+    ...withIdeas(useBetterInsulation(facts.circuit, facts.conductors.filter((one) => one.pieces.some(isForbidden)))),
   };
 }

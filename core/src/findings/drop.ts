@@ -1,46 +1,70 @@
-import { defaults, dropSchools } from '../reference';
+import { defaults, dropSchools, ourRules, OUR_RULE } from '../reference';
 import { formatPercent, formatVolts } from '../units';
+import type { CircuitFacts, SupplyFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
-import { useProposedSizes, withIdeas } from './fixes';
+import { useProposedSizesOf, withIdeas } from './fixes';
+
+const SLACK = 1 + 1e-9;
 
 /** Voltage drop along the conductors, and what reaches the pump. */
-export const dropRules: RuleFamily = (facts) => {
-  const findings: Judgement[] = [];
+export const dropRules: RuleFamily = (facts) => [...schoolRule(facts), ...voltsRules(facts)];
+
+function schoolRule(facts: CircuitFacts): Judgement[] {
   const school = dropSchools[facts.dropSchool];
   const { general } = dropSchools;
-  const idea = withIdeas(useProposedSizes(facts.circuit, facts.conductors));
-  if (facts.dropPercent > school.percent * (1 + 1e-9)) {
-    findings.push({
+  if (facts.dropPercent <= school.percent * SLACK) return [];
+  return [
+    {
       code: 'drop-over-school',
-      severity: facts.dropPercent > general.percent * (1 + 1e-9) ? 'stop' : 'caution',
-      message: `The conductors lose ${formatVolts(facts.dropV)}, ${formatPercent(facts.dropPercent)} of 12 V; the ${school.name} allows ${school.percent} %. Use a larger size, or a shorter route.`,
+      severity: facts.dropPercent > general.percent * SLACK ? 'stop' : 'caution',
+      message: `The cable loses ${formatVolts(facts.dropV)}, ${formatPercent(facts.dropPercent)} of 12 V; the ${school.name} allows ${school.percent} %. Use a larger size, or a shorter route.`,
       rule: `Drop at design current at most ${school.percent} % of 12 V.`,
       source: school.source,
-      ...idea,
-    });
+      at: [],
+      ...withIdeas(useProposedSizesOf(facts.circuit, facts.conductors)),
+    },
+  ];
+}
+
+function voltsRules(facts: CircuitFacts): Judgement[] {
+  const rated = facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV);
+  if (!rated) return [];
+  const atRated = voltsRule(facts, rated, 'At 12.0 V');
+  if (atRated.length > 0) return atRated;
+  // A battery that was measured lower than that is judged as it is.
+  const { asMeasured } = facts;
+  return asMeasured.supplyV < defaults.ratedSupplyV + 0.5
+    ? voltsRule(facts, asMeasured, `With ${facts.battery.name} as measured, ${formatVolts(asMeasured.supplyV)} at rest,`)
+    : [];
+}
+
+function voltsRule(facts: CircuitFacts, row: SupplyFacts, when: string): Judgement[] {
+  const idea = withIdeas(useProposedSizesOf(facts.circuit, facts.conductors));
+  const asMeasured = row === facts.asMeasured;
+  const charge = asMeasured ? 'Charge it, or test it' : 'Use larger cable, or a shorter route';
+  if (row.pumpV < facts.motor.labelV * ourRules.runsFromShare.value) {
+    return [
+      {
+        code: 'pump-may-not-break-away',
+        severity: 'stop',
+        message: `${when} the pump gets ${formatVolts(row.pumpV)}, less than a fifth of its label volts: it may not break away from standstill. ${charge}.`,
+        rule: 'Pump volts at least 20 % of label volts.',
+        source: OUR_RULE,
+        at: ['pump'],
+        ...(asMeasured ? {} : idea),
+      },
+    ];
   }
-  const lowest = facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV);
-  if (!lowest) return findings;
-  if (lowest.pumpV < facts.motor.labelV * defaults.breakawayShare) {
-    findings.push({
-      code: 'pump-may-not-break-away',
-      severity: 'stop',
-      message: `At 12.0 V the pump gets ${formatVolts(lowest.pumpV)}, less than a fifth of its label volts: it may not break away from standstill.`,
-      rule: 'Pump volts at least 20 % of label volts.',
-      source: 'Motor model; prove on the bench',
-      about: 'pump',
-      ...idea,
-    });
-  } else if (lowest.pumpV < defaults.pumpJobV) {
-    findings.push({
+  if (row.pumpV >= ourRules.pumpJobV.value) return [];
+  return [
+    {
       code: 'pump-volts-low',
       severity: 'caution',
-      message: `At 12.0 V the pump gets ${formatVolts(lowest.pumpV)} and turns at ${Math.round(lowest.speedRatio * 100)} % of label speed. Below ${defaults.pumpJobV} V a pump does not do its job.`,
-      rule: `At least ${defaults.pumpJobV} V at the pump.`,
-      source: 'Common practice for 12 V bilge pumps',
-      about: 'pump',
-      ...idea,
-    });
-  }
-  return findings;
-};
+      message: `${when} the pump gets ${formatVolts(row.pumpV)} and turns at ${Math.round(row.speedRatio * 100)} % of label speed: below ${ourRules.pumpJobV.value} V a pump does not do its job. ${charge}.`,
+      rule: `At least ${ourRules.pumpJobV.value} V at the pump.`,
+      source: OUR_RULE,
+      at: ['pump'],
+      ...(asMeasured ? {} : idea),
+    },
+  ];
+}

@@ -1,6 +1,7 @@
 import type { Ampacity, Opening, Rating, RatingAnswer } from '../wiring';
-import type { Circuit, Choices } from '../job';
+import type { Battery, Circuit, Choices } from '../job';
 import type { CableFamily, DropSchool } from '../reference';
+import type { UnitSystem } from '../units';
 import type { Motor, Setting, TruthRow } from '../circuit';
 import type { WaterFacts } from './waterFacts';
 import type { Plan, PlannedConductor, PlannedRun, Rewired, SchemeOption, SharedPump } from '../schemes';
@@ -36,6 +37,44 @@ export interface ConductorFacts {
   readonly runningA: number;
 }
 
+/** A fuse or breaker that the pump's current goes through. */
+export interface DeviceFacts extends Rating {
+  readonly id: string;
+  readonly name: string;
+  /** Through it at design current, A. */
+  readonly designA: number;
+  /** Through it with 13.6 V at the battery posts, A. */
+  readonly onChargeA: number;
+  /** Through it while the pump starts at 14.4 V, A, and how long that takes to reach its fastest edge. */
+  readonly inrushA: number;
+  readonly inrushOpening: Opening;
+}
+
+/** A thin tap of a light or alarm, and the rating of the fuse before it. */
+export interface TapFacts {
+  readonly conductor: ConductorFacts;
+  readonly ratingA: number;
+}
+
+/** Where a winding that is not known better than this would be judged worse than it is. */
+export interface WindingTurn {
+  /** From this resistance upwards, Ω. */
+  readonly fromOhm: number;
+  /** What the device then does at the highest resistance within the spread. */
+  readonly opening: Opening;
+  readonly highestOhm: number;
+}
+
+/** The feed that a circuit takes over from another one. */
+export interface SharedFeed {
+  readonly leaderId: string;
+  readonly leaderName: string;
+  /** The rating in force there; null while that circuit is not sized. */
+  readonly rating: Rating | null;
+  /** Sizes of its conductors, by id. */
+  readonly sizes: Readonly<Record<string, string>>;
+}
+
 /** The pump at one supply, in the setting that gives it least. */
 export interface SupplyFacts {
   readonly supplyV: number;
@@ -49,27 +88,35 @@ export interface SupplyFacts {
 
 export interface ProtectionFacts extends Rating {
   readonly answer: RatingAnswer;
+  /** Whether the user chose the rating; one taken over with a feed is not chosen here. */
   readonly overridden: boolean;
   /** What the ratings of this family would be proposed as, where there is an answer. */
   readonly proposed: Rating | null;
   readonly lockedRotorA: number;
   readonly lockedRotorOpening: Opening;
+  /** Where a winding within its spread would turn the verdict; null where none does. */
+  readonly windingTurn: WindingTurn | null;
   /** Where both legs of an always-live circuit have a fuse of their own: a stalled motor fed through both. */
   readonly legs: { readonly manualA: number; readonly autoA: number; readonly opening: Opening } | null;
   readonly farShortA: number;
   readonly farShortOpening: Opening;
+  /** Through the circuit's own device, A. */
   readonly inrushA: number;
-  /** How long the inrush takes to reach the fastest edge. */
-  readonly inrushOpening: Opening;
+  /** Every device in the pump's path, from the source on. */
+  readonly devices: readonly DeviceFacts[];
+  /** A short just after the first device: no stub lies before one on the battery post, A. */
   readonly sourceFaultA: number;
+  /** A short at the battery post itself, A. */
+  readonly postFaultA: number;
   readonly interruptA: number;
-  /** The conductor that the devices protect least well, and the rating that protects it. */
+  readonly taps: readonly TapFacts[];
+  /** The conductor that the devices protect least well, and the rating that protects it; taps and leads are judged apart. */
   readonly leastProtected: { readonly conductor: ConductorFacts; readonly ratingA: number };
   /** A fuse or breaker built into the panel. */
   readonly panel: Rating | null;
   /** A high-interrupt fuse on the battery post. */
   readonly main: Rating | null;
-  /** Least figure of the makers of the pumps behind the device, A. */
+  /** Least figure of the makers of the pumps behind the device, A, and whose pump that is. */
   readonly makerA: number | null;
   readonly stubLengthM: number;
   readonly stubSheathed: boolean;
@@ -98,11 +145,22 @@ export interface Behaviour {
   readonly strays: Rewired['strays'];
   /** Differences from the plan, in words. */
   readonly differences: readonly string[];
+  /** Whether the pump turns backwards as it is wired, in a setting in which it runs. */
+  readonly reversed: boolean;
   /** At 12.8 V at the posts. */
   readonly rows: readonly TruthRow[];
   /** At the lowest supply; only of circuits with a relay. */
   readonly lowRows: readonly TruthRow[];
   readonly lowestV: number;
+}
+
+/** The next smaller size throughout, and what it would cost at 12.8 V. */
+export interface SmallerSize {
+  readonly size: string;
+  readonly dropPercent: number;
+  /** Through the hose where that is known, else into the open; null where neither is. */
+  readonly flowLPerH: number | null;
+  readonly presentFlowLPerH: number | null;
 }
 
 /** Everything that is known about a sized circuit: what the findings judge. */
@@ -111,9 +169,15 @@ export interface CircuitFacts {
   readonly choices: Choices;
   /** Whether the scheme pumps with nobody aboard. */
   readonly automatic: boolean;
+  readonly duty: 'primary' | 'backup' | 'alarm';
+  /** What its findings are worded in. */
+  readonly units: UnitSystem;
   readonly options: readonly SchemeOption[];
   readonly petrol: boolean;
   readonly others: readonly SharedPump[];
+  /** The feed it hangs on where that is another circuit's; null for its own. */
+  readonly sharedFeed: SharedFeed | null;
+  readonly battery: Battery;
   readonly family: CableFamily;
   readonly dropSchool: DropSchool;
   readonly motor: Motor;
@@ -122,10 +186,17 @@ export interface CircuitFacts {
   readonly fedA: number;
   readonly conductors: readonly ConductorFacts[];
   readonly noSize: NoSize | null;
+  /** Lost in the cable, both ways; the pump's own leads are counted apart. */
   readonly dropV: number;
   readonly dropPercent: number;
+  /** Lost in the pump's own leads at design current, V. */
+  readonly leadsDropV: number;
   readonly dropSetting: Setting;
   readonly supplies: readonly SupplyFacts[];
+  /** From the battery as it was surveyed: its volts at rest, its charge, its internal resistance. */
+  readonly asMeasured: SupplyFacts;
+  /** What the next smaller size would cost, where there is one. */
+  smallerSize(): SmallerSize | null;
   readonly protection: ProtectionFacts;
   readonly contacts: readonly ContactFacts[];
   readonly behaviour: Behaviour;
@@ -136,6 +207,7 @@ export interface CircuitFacts {
 /** What is known about an alarm with a battery of its own. */
 export interface AlarmFacts {
   readonly circuit: Circuit;
+  readonly units: UnitSystem;
   readonly petrol: boolean;
   readonly conductors: readonly ConductorFacts[];
   readonly behaviour: Behaviour;

@@ -1,18 +1,18 @@
-import { defaults, protectionFamilies } from '../reference';
-import { formatAmps, formatOpening } from '../units';
+import { ourRules, OUR_RULE, protectionFamilies } from '../reference';
+import { formatAmps, formatOhms, formatOpening } from '../units';
 import { openingSeconds, type Opening } from '../wiring';
 import type { CircuitFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
-import { addMainFuse, addPanelFuse, useFamily, useProposedRating, useSmallerRating, withIdeas } from './fixes';
+import { addPanelFuse, useFamily, useProposedRating, useSmallerRating, withIdeas } from './fixes';
+import { ownDevices } from './rating';
 
 const SLACK = 1 + 1e-9;
 
-/** What happens on faults: stalled pump, short at the far end, inrush, and a short at the device itself. */
+/** What happens on faults: stalled pump, short at the far end, inrush. */
 export const faultRules: RuleFamily = (facts) => [
   ...lockedRotorRule(facts),
   ...farShortRule(facts),
   ...inrushRule(facts),
-  ...interruptRule(facts),
 ];
 
 interface Limit {
@@ -20,95 +20,150 @@ interface Limit {
   readonly cautionS: number;
 }
 
+/** How an opening time is judged: within the first limit nothing, within the second a caution, beyond or never a stop. */
+function severityOf(opening: Opening, limit: Limit): Severity | null {
+  switch (opening.kind) {
+    case 'not-shown':
+      return 'caution';
+    case 'never':
+      return 'stop';
+    case 'opens':
+      if (opening.seconds <= limit.goodS * SLACK) return null;
+      return opening.seconds <= limit.cautionS * SLACK ? 'caution' : 'stop';
+    default:
+      return opening satisfies never;
+  }
+}
+
+/** What a stalled pump's opening time amounts to. */
+export function lockedRotorSeverity(opening: Opening): Severity | null {
+  return severityOf(opening, {
+    goodS: ourRules.lockedRotorGoodS.value,
+    cautionS: ourRules.lockedRotorCautionS.value,
+  });
+}
+
 function lockedRotorRule(facts: CircuitFacts): Judgement[] {
-  const { protection } = facts;
-  const severity = severityOf(protection.lockedRotorOpening, { goodS: 10, cautionS: 60 });
-  // Legs fused apart have a finding of their own.
-  if (!severity || (facts.circuit.panel?.legFuses && facts.options.includes('leg-fuses'))) return [];
+  const { protection, circuit } = facts;
+  // Legs fused apart have a finding of their own; a maker's thermal guard answers, with its statement on record.
+  if (protection.legs !== null || circuit.pump.thermalGuard !== undefined) return [];
+  const severity = lockedRotorSeverity(protection.lockedRotorOpening);
+  if (severity === null) return windingRule(facts);
   return [
     {
       code: 'locked-rotor-slow',
       severity,
-      message: `A stalled pump draws ${formatAmps(protection.lockedRotorA)} through this wiring; ${deviceWords(facts)} ${openingWords(protection.lockedRotorOpening)}. A stalled pump must not become a heater. Use a smaller rating within the running current, a pump with its own thermal guard, or less resistance in the wiring.`,
-      rule: 'Opens on a locked rotor within 10 s; up to 60 s is a caution.',
+      message: `A stalled pump draws ${formatAmps(protection.lockedRotorA)} through this wiring; ${deviceWords(facts)} ${openingWords(protection.lockedRotorOpening)}. A stalled pump must not become a heater. Use a smaller rating that still carries the pump, a pump whose maker states a thermal guard, or less resistance in the wiring.`,
+      rule: `Opens on a locked rotor within ${ourRules.lockedRotorGoodS.value} s; up to ${ourRules.lockedRotorCautionS.value} s is a caution. The published motor rule asks that it start no fire in seven hours.`,
       ...aboutDevice(facts),
       ...withIdeas(...otherDevices(facts)),
+    },
+  ];
+}
+
+/** The verdict stands at the winding as it is known; where one within its spread would turn it, that is said, a step milder. */
+function windingRule({ protection, circuit }: CircuitFacts): Judgement[] {
+  const turn = protection.windingTurn;
+  if (turn === null) return [];
+  const known = circuit.pump.windingOhm === undefined ? 'taken by default' : 'measured';
+  return [
+    {
+      code: 'locked-rotor-winding',
+      severity: lockedRotorSeverity(turn.opening) === 'stop' ? 'caution' : 'note',
+      message: `On a stalled pump the fuse opens in time with the winding ${known}. From ${formatOhms(turn.fromOhm)} upwards it ${turn.opening.kind === 'opens' ? `would take up to ${formatOpening(turn.opening.seconds)}` : 'might never open'}, and a hand meter is off by as much as ${formatOhms(ourRules.windingSpreadOhm.value)}. Measure the winding, the lowest of several shaft positions less the leads, or read a thermal guard from the label.`,
+      rule: `The verdict stands at the nominal winding; within ± ${ourRules.windingSpreadOhm.value} Ω of it, it is said from where it turns.`,
+      source: OUR_RULE,
+      at: ['pump'],
     },
   ];
 }
 
 function farShortRule(facts: CircuitFacts): Judgement[] {
   const { protection } = facts;
-  const severity = severityOf(protection.farShortOpening, { goodS: 1, cautionS: 5 });
+  const limit = { goodS: ourRules.farShortGoodS.value, cautionS: ourRules.farShortCautionS.value };
+  const severity = severityOf(protection.farShortOpening, limit);
   if (!severity) return [];
   return [
     {
       code: 'far-short-slow',
       severity,
       message: `A short at the pump draws ${formatAmps(protection.farShortA)}; ${deviceWords(facts)} ${openingWords(protection.farShortOpening)}. Use larger conductors or a smaller rating.`,
-      rule: 'Opens on a short at the far end within 1 s; up to 5 s is a caution.',
+      rule: `Opens on a short at the far end within ${limit.goodS} s; up to ${limit.cautionS} s is a caution.`,
       ...aboutDevice(facts),
       ...withIdeas(...otherDevices(facts)),
     },
   ];
 }
 
+/** Every device in the path that a starting pump may open. */
 function inrushRule(facts: CircuitFacts): Judgement[] {
-  const { protection } = facts;
-  const inrushS = openingSeconds(protection.inrushOpening);
-  if (inrushS === null || inrushS > defaults.inrushS * SLACK) return [];
+  const { protection, circuit, fedA } = facts;
+  const reached = ownDevices(facts).flatMap((device) => {
+    const seconds = openingSeconds(device.inrushOpening);
+    return seconds === null || seconds > ourRules.inrushS.value * SLACK ? [] : [{ device, seconds }];
+  });
+  if (reached.length === 0) return [];
+  const each = reached.map(
+    ({ device, seconds }) =>
+      `a fast ${formatAmps(device.ratingA)} ${protectionFamilies[device.kind].name}${device.id === 'fuse' ? '' : ` (${device.name.toLowerCase()})`} may open in ${formatOpening(seconds)}`,
+  );
+  const inrushA = Math.max(...reached.map(({ device }) => device.inrushA));
   return [
     {
       code: 'inrush-reaches-fuse',
       severity: 'caution',
-      message: `Starting at 14.4 V draws ${formatAmps(protection.inrushA)} for about ${defaults.inrushS} s, and a fast ${protection.ratingA} A ${protectionFamilies[protection.kind].name} may open in ${formatOpening(inrushS)}. Expect nuisance openings; a slower device helps.`,
-      rule: `Inrush of ${defaults.inrushS} s clear of the fastest edge.`,
-      ...aboutDevice(facts),
+      message: `Starting at 14.4 V draws ${formatAmps(inrushA)} for about ${ourRules.inrushS.value} s, and ${each.join(', ')}. Expect nuisance openings; a slower device helps.`,
+      rule: `Inrush of ${ourRules.inrushS.value} s clear of the fastest edge of every device in the path.`,
+      source: `${protectionFamilies[protection.kind].source}; duration: ${OUR_RULE}`,
+      at: reached.map(({ device }) => device.id),
       ...withIdeas(
-        useProposedRating(facts.circuit, protection),
-        ...useFamily(facts.circuit, 'thermalBreaker', facts.fedA),
+        useProposedRating(facts),
+        ...(reached.some(({ device }) => device.id === 'fuse') && facts.sharedFeed === null
+          ? useFamily(circuit, 'thermalBreaker', fedA)
+          : []),
+        ...slowerPanelDevice(facts),
       ),
     },
   ];
 }
 
-function interruptRule(facts: CircuitFacts): Judgement[] {
-  const { protection, circuit, fedA } = facts;
-  const first = protection.main ?? protection;
-  const { interruptA, name } = protectionFamilies[first.kind];
-  if (protection.sourceFaultA <= interruptA * SLACK) return [];
-  return [
-    {
-      code: 'interrupt-rating-exceeded',
-      severity: 'caution',
-      message: `The battery can deliver ${formatAmps(protection.sourceFaultA)} into a short just after the ${name}, which can safely break ${formatAmps(interruptA)}. Put a high-interrupt fuse at the battery ahead of it, or use another device.`,
-      rule: 'Interrupt rating at least the fault current where the device sits.',
-      source: 'ABYC E-11 interrupt ratings; figures by family',
-      about: 'fuse',
-      ...withIdeas(...addMainFuse(circuit, protection.sourceFaultA), ...useFamily(circuit, 'thermalBreaker', fedA)),
-    },
-  ];
+/** A thermal breaker in place of the panel's fuse. */
+function slowerPanelDevice({ circuit, designCurrentA }: CircuitFacts): FixIdea[] {
+  const { panel } = circuit;
+  if (!panel?.fuse || panel.fuse.kind === 'thermalBreaker') return [];
+  const ratingA = protectionFamilies.thermalBreaker.ratingsA.find(
+    (rating) => rating >= Math.max(panel.fuse?.ratingA ?? 0, designCurrentA),
+  );
+  return ratingA === undefined
+    ? []
+    : [
+        {
+          label: `Use a ${ratingA} A thermal breaker at the panel`,
+          circuit: { ...circuit, panel: { ...panel, fuse: { kind: 'thermalBreaker', ratingA } } },
+        },
+      ];
 }
 
 /** Other devices that may open sooner. */
-function otherDevices({ circuit, protection, fedA, designCurrentA }: CircuitFacts): (FixIdea | undefined)[] {
+function otherDevices(facts: CircuitFacts): (FixIdea | undefined)[] {
+  const { circuit, protection, fedA, sharedFeed } = facts;
   return [
-    useProposedRating(circuit, protection),
-    ...useSmallerRating(circuit, protection, fedA),
-    ...(protection.kind === 'blade' ? [] : useFamily(circuit, 'blade', fedA)),
-    ...addPanelFuse(circuit, designCurrentA),
+    useProposedRating(facts),
+    ...useSmallerRating(facts),
+    ...(protection.kind === 'blade' || sharedFeed ? [] : useFamily(circuit, 'blade', fedA)),
+    ...addPanelFuse(facts),
   ];
 }
 
 function aboutDevice({ protection }: CircuitFacts) {
   const family = protectionFamilies[protection.kind];
-  return { source: `${family.name}: ${family.source}`, about: 'fuse' } as const;
+  return { source: `${OUR_RULE}; ${family.name}: ${family.source}`, at: ['fuse'] } as const;
 }
 
 function deviceWords({ protection }: CircuitFacts): string {
-  const own = `the ${protection.ratingA} A ${protectionFamilies[protection.kind].name}`;
+  const own = `the ${formatAmps(protection.ratingA)} ${protectionFamilies[protection.kind].name}`;
   const { panel } = protection;
-  return panel ? `${own} or the panel’s ${panel.ratingA} A ${protectionFamilies[panel.kind].name}` : own;
+  return panel ? `${own} or the panel’s ${formatAmps(panel.ratingA)} ${protectionFamilies[panel.kind].name}` : own;
 }
 
 function openingWords(opening: Opening): string {
@@ -119,20 +174,6 @@ function openingWords(opening: Opening): string {
       return 'may never open';
     case 'not-shown':
       return 'has no published opening curve, so its opening is not shown';
-    default:
-      return opening satisfies never;
-  }
-}
-
-function severityOf(opening: Opening, limit: Limit): Severity | null {
-  switch (opening.kind) {
-    case 'not-shown':
-      return 'caution';
-    case 'never':
-      return 'stop';
-    case 'opens':
-      if (opening.seconds <= limit.goodS * SLACK) return null;
-      return opening.seconds <= limit.cautionS * SLACK ? 'caution' : 'stop';
     default:
       return opening satisfies never;
   }

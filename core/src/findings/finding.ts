@@ -8,6 +8,8 @@ export interface FixIdea {
   readonly label: string;
   /** The circuit as it would be. */
   readonly circuit: Circuit;
+  /** Other circuits of the boat as they would be, where it changes more than one. */
+  readonly also?: readonly Circuit[];
 }
 
 /** A change that was tried and answers its finding without a new stop. */
@@ -18,19 +20,28 @@ export interface Fix extends FixIdea {
 
 /** A judgement: what, with its numbers, the rule and where the rule comes from. */
 export interface Finding {
+  /** Its code and its first place: no two findings of a circuit have the same. */
+  readonly id: string;
   readonly code: string;
   readonly severity: Severity;
+  /** What is wrong, the number, what to do. */
   readonly message: string;
   readonly rule: string;
   readonly source: string;
-  /** The conductor or part it is about. */
-  readonly about?: string;
+  /** Conductors, parts, circuits or batteries that it is about; the first gives it its place. */
+  readonly at: readonly string[];
+  readonly topic: Topic;
   /** Tried when it is first read. */
   readonly fix?: Fix | undefined;
 }
 
+/** What a finding is of: how it is wired and sized, its water, or the battery that several circuits share. */
+export type Topic = 'wiring' | 'water' | 'battery';
+
 /** A finding as its rule states it, with ideas of what may answer it, the best first; those that take reckoning are asked for later. */
-export interface Judgement extends Omit<Finding, 'fix'> {
+export interface Judgement extends Omit<Finding, 'fix' | 'id' | 'topic'> {
+  /** Left out: wiring. */
+  readonly topic?: Topic;
   readonly ideas?: readonly FixIdea[] | (() => readonly FixIdea[]);
 }
 
@@ -38,6 +49,11 @@ export interface Judgement extends Omit<Finding, 'fix'> {
 export type RuleFamily = (facts: CircuitFacts) => readonly Judgement[];
 
 const order: Readonly<Record<Severity, number>> = { stop: 0, caution: 1, note: 2 };
+
+/** Where a severity comes in a list, worst first; nothing to say comes last. */
+export function severityRank(severity: Severity | null): number {
+  return severity === null ? 3 : order[severity];
+}
 
 /** Worst first; equal severities keep their order. */
 export function bySeverity<F extends { readonly severity: Severity }>(findings: readonly F[]): F[] {
@@ -47,4 +63,10 @@ export function bySeverity<F extends { readonly severity: Severity }>(findings: 
 /** The worst severity present, or null when there is nothing to say. */
 export function worstSeverity(findings: readonly { readonly severity: Severity }[]): Severity | null {
   return bySeverity(findings)[0]?.severity ?? null;
+}
+
+/** A judgement's id: its code, and its first place where it has one. */
+export function findingId({ code, at }: Pick<Judgement, 'code' | 'at'>): string {
+  const [first] = at;
+  return first === undefined ? code : `${code}@${first}`;
 }

@@ -1,23 +1,34 @@
 import type { Choices, Circuit } from '../job';
-import type { ConductorFacts, ProtectionFacts } from './facts';
+import type { CircuitFacts, ConductorFacts, DeviceFacts } from './facts';
 import type { FixIdea } from './finding';
-import { defaults, protectionFamilies, protectionPlace, ratingOverRunning, type ProtectionKind } from '../reference';
+import {
+  defaults,
+  maxMultipleOfAmpacity,
+  protectionFamilies,
+  ratingOverRunning,
+  type ProtectionKind,
+} from '../reference';
+import { formatQuantity, type UnitSystem } from '../units';
 
-/** Going back from a chosen size to the proposed one; nothing where that changes nothing. */
-export function useProposedSize(circuit: Circuit, conductor: ConductorFacts): FixIdea | undefined {
-  if (!conductor.overridden || conductor.size === conductor.proposedSize) return undefined;
-  const chosen = Object.entries(circuit.choices?.conductors ?? {});
-  const conductors = Object.fromEntries(chosen.filter(([id]) => id !== conductor.planned.id));
+/** Going back to the proposed size of every conductor given that has another; nothing where none has. */
+export function useProposedSizesOf(circuit: Circuit, conductors: readonly ConductorFacts[]): FixIdea | undefined {
+  const changed = conductors.filter((conductor) => conductor.overridden && conductor.size !== conductor.proposedSize);
+  const [first] = changed;
+  if (!first) return undefined;
+  const ids = new Set(changed.map(({ planned }) => planned.id));
+  const left = Object.entries(circuit.choices?.conductors ?? {}).filter(([id]) => !ids.has(id));
   return {
-    label: `Use ${conductor.proposedSize} for the ${conductor.planned.name.toLowerCase()}`,
-    circuit: withChoices(circuit, { conductors }),
+    label: `Use ${first.proposedSize} ${changed.length === 1 ? `for the ${first.planned.name.toLowerCase()}` : 'throughout'}`,
+    circuit: withChoices(circuit, { conductors: Object.fromEntries(left) }),
   };
 }
 
-/** Going back from a chosen fuse to the proposed one; nothing where there is none or it is the same. */
-export function useProposedRating(circuit: Circuit, protection: ProtectionFacts): FixIdea | undefined {
+type Fused = Pick<CircuitFacts, 'circuit' | 'protection' | 'fedA' | 'sharedFeed'>;
+
+/** Going back from a chosen fuse to the proposed one; nothing where there is none, it is the same, or it is another circuit's. */
+export function useProposedRating({ circuit, protection, sharedFeed }: Fused): FixIdea | undefined {
   const { proposed } = protection;
-  if (!proposed || !protection.overridden) return undefined;
+  if (!proposed || !protection.overridden || sharedFeed) return undefined;
   if (proposed.kind === protection.kind && proposed.ratingA === protection.ratingA) return undefined;
   const { ratingA: _dropped, ...rest } = circuit.choices?.protection ?? {};
   return {
@@ -26,24 +37,49 @@ export function useProposedRating(circuit: Circuit, protection: ProtectionFacts)
   };
 }
 
-/** Going back to the proposed sizes everywhere; nothing where none was overridden. */
-export function useProposedSizes(circuit: Circuit, conductors: readonly ConductorFacts[]): FixIdea | undefined {
-  const changed = conductors.filter((conductor) => conductor.overridden && conductor.size !== conductor.proposedSize);
-  const [first] = changed;
-  if (!first) return undefined;
-  return { label: `Use ${first.proposedSize} throughout`, circuit: withChoices(circuit, { conductors: {} }) };
-}
-
 /** A smaller standard rating that still carries the current: each one down to it, largest first. */
-export function useSmallerRating(circuit: Circuit, protection: ProtectionFacts, runningA: number): FixIdea[] {
+export function useSmallerRating({ circuit, protection, fedA, sharedFeed }: Fused): FixIdea[] {
+  if (sharedFeed) return [];
   const { kind } = protection;
   return protectionFamilies[kind].ratingsA
-    .filter((ratingA) => ratingA < protection.ratingA && ratingA >= runningA)
+    .filter((ratingA) => ratingA < protection.ratingA && ratingA >= fedA)
     .reverse()
     .map((ratingA) => ({
       label: `Use a ${ratingA} A ${protectionFamilies[kind].name}`,
       circuit: withChoices(circuit, { protection: { kind, ratingA } }),
     }));
+}
+
+/** The next larger ratings of a device, as far as the pump's maker and the cable behind it allow. */
+export function useLargerDevice(facts: CircuitFacts, { id, kind, ratingA: presentA }: DeviceFacts): FixIdea[] {
+  const { circuit, protection } = facts;
+  const { makerFuseA = Infinity } = circuit.pump;
+  const { conductor } = protection.leastProtected;
+  const mostA = Math.min(makerFuseA, conductor.ampacity.amps * maxMultipleOfAmpacity);
+  const larger = protectionFamilies[kind].ratingsA.filter((rating) => rating > presentA && rating <= mostA);
+  const label = (ratingA: number) => `Use a ${ratingA} A ${protectionFamilies[kind].name}`;
+  return larger.slice(0, 2).flatMap((ratingA): FixIdea[] => {
+    switch (id) {
+      case 'fuse':
+        return [{ label: label(ratingA), circuit: withChoices(circuit, { protection: { kind, ratingA } }) }];
+      case 'panel-fuse':
+        return [
+          {
+            label: `${label(ratingA)} at the panel`,
+            circuit: { ...circuit, panel: { ...circuit.panel, fuse: { kind, ratingA } } },
+          },
+        ];
+      case 'main-fuse':
+        return [
+          {
+            label: `${label(ratingA)} at the battery`,
+            circuit: { ...circuit, source: { ...circuit.source, mainFuse: { kind, ratingA } } },
+          },
+        ];
+      default:
+        return [];
+    }
+  });
 }
 
 /** The same or the nearest rating in another family. */
@@ -58,25 +94,8 @@ export function useFamily(circuit: Circuit, kind: ProtectionKind, runningA: numb
   ];
 }
 
-/** A high-interrupt fuse on the battery post, ahead of the circuit's own. */
-export function addMainFuse(circuit: Circuit, faultA: number): FixIdea[] {
-  return (['cubeAtBattery', 'classT'] as const)
-    .filter((kind) => protectionFamilies[kind].interruptA >= faultA)
-    .flatMap((kind) => {
-      const [ratingA] = protectionFamilies[kind].ratingsA;
-      return ratingA === undefined
-        ? []
-        : [
-            {
-              label: `Add a ${ratingA} A main fuse at the battery`,
-              circuit: { ...circuit, source: { ...circuit.source, mainFuse: { kind, ratingA } } },
-            },
-          ];
-    });
-}
-
 /** A fuse for this pump alone, in the panel, behind whatever larger one stands before it. */
-export function addPanelFuse(circuit: Circuit, designCurrentA: number): FixIdea[] {
+export function addPanelFuse({ circuit, designCurrentA }: Pick<CircuitFacts, 'circuit' | 'designCurrentA'>): FixIdea[] {
   const { makerFuseA = Infinity } = circuit.pump;
   const ratings = protectionFamilies.blade.ratingsA.filter(
     (ratingA) => ratingA >= designCurrentA && ratingA <= makerFuseA,
@@ -92,40 +111,56 @@ export function addPanelFuse(circuit: Circuit, designCurrentA: number): FixIdea[
   ];
 }
 
-/** The stub before the fuse shortened or sheathed. */
-export function moveFuse(circuit: Circuit, stubLengthM: number): FixIdea[] {
-  const sheathed = { ...circuit.source, stubSheathed: true };
+/** The fuse moved close to its source; failing that the stub in a sheath. */
+export function moveFuse(circuit: Circuit, units: UnitSystem): FixIdea[] {
   return [
-    ...(stubLengthM <= protectionPlace.sheathedM && !circuit.source?.stubSheathed
-      ? [{ label: 'Sheathe the stub', circuit: { ...circuit, source: sheathed } }]
-      : []),
     {
-      label: `Move the fuse to ${defaults.stubLengthM * 1000} mm from the source`,
+      label: `Move the fuse to ${formatQuantity(defaults.stubLengthM, 'shortLength', units)} from the source`,
       circuit: { ...circuit, source: { ...circuit.source, stubLengthM: defaults.stubLengthM } },
     },
+    ...(circuit.source?.stubSheathed
+      ? []
+      : [{ label: 'Sheathe the stub', circuit: { ...circuit, source: { ...circuit.source, stubSheathed: true } } }]),
   ];
 }
 
-/** Cable of the usual marine rating in the leg that a conductor runs in. */
-export function useBetterInsulation(circuit: Circuit, { planned }: ConductorFacts): FixIdea | undefined {
-  const leg = planned.leg === 'stub' ? 'sourceToPanel' : planned.leg;
-  if (leg === 'panel' || leg === 'lead') return undefined;
-  const surveyed = circuit.legs[leg];
+/** Cable of the usual marine rating in every leg that the conductors run in. */
+export function useBetterInsulation(circuit: Circuit, conductors: readonly ConductorFacts[]): FixIdea | undefined {
   const { insulationC } = defaults;
-  const better = {
-    ...surveyed,
+  const legs = new Set(
+    conductors.flatMap(({ planned: { leg } }) =>
+      leg === 'stub' ? ['sourceToPanel' as const] : leg === 'panel' || leg === 'lead' ? [] : [leg],
+    ),
+  );
+  if (legs.size === 0) return undefined;
+  const better = <L extends Circuit['legs'][keyof Circuit['legs']]>(leg: L): L => ({
+    ...leg,
     insulationC,
-    ...(surveyed.further ? { further: surveyed.further.map((run) => ({ ...run, insulationC })) } : {}),
-  };
+    ...(leg.further ? { further: leg.further.map((run) => ({ ...run, insulationC })) } : {}),
+  });
+  const { sourceToPanel, panelToBilge, bilgeToNegative } = circuit.legs;
   return {
-    label: `Use ${insulationC} °C cable for this leg`,
-    circuit: { ...circuit, legs: { ...circuit.legs, [leg]: better } },
+    label: `Use ${insulationC} °C cable ${legs.size === 1 ? 'for this leg' : 'for these legs'}`,
+    circuit: {
+      ...circuit,
+      legs: {
+        sourceToPanel: legs.has('sourceToPanel') ? better(sourceToPanel) : sourceToPanel,
+        panelToBilge: legs.has('panelToBilge') ? better(panelToBilge) : panelToBilge,
+        bilgeToNegative: legs.has('bilgeToNegative') ? better(bilgeToNegative) : bilgeToNegative,
+      },
+    },
   };
 }
 
 /** A small fuse for the running light's tap. */
 export function fuseTheTap(circuit: Circuit): FixIdea {
   return { label: 'Give the tap a 1 A fuse', circuit: { ...circuit, panel: { ...circuit.panel, tapFuseA: 1 } } };
+}
+
+/** A feed and fuse of its own, from the battery that it hung on. */
+export function ownFeed(circuit: Circuit): FixIdea {
+  const { sharesFeedWith: _shared, ...own } = circuit;
+  return { label: 'Give it a fuse and feed of its own', circuit: own };
 }
 
 /** Taking the feed ahead of the isolator. */
@@ -168,6 +203,14 @@ export function oneCommonFuse(circuit: Circuit): FixIdea {
   const { legFuses: _apart, ...panel } = circuit.panel ?? {};
   const { protection: _chosen, ...choices } = circuit.choices ?? {};
   return { label: 'Use one common fuse', circuit: { ...circuit, panel, choices } };
+}
+
+/** A manual switch with a second pole that breaks the auto leg while it is on. */
+export function manualBreaksAuto(circuit: Circuit): FixIdea {
+  return {
+    label: 'Fit a manual switch that breaks the auto leg',
+    circuit: { ...circuit, panel: { ...circuit.panel, manualBreaksAuto: true } },
+  };
 }
 
 /** The wiring as the scheme plans it. */

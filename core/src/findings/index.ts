@@ -1,4 +1,4 @@
-import { alarmRules } from './alarm';
+import { alarmRules, fedAlarmRules } from './alarm';
 import { conductorJudgements, conductorRules } from './conductors';
 import { contactRules } from './contacts';
 import { dropRules } from './drop';
@@ -6,14 +6,16 @@ import type { AlarmFacts, CircuitFacts } from './facts';
 import { faultRules } from './faults';
 import { feedRules } from './feed';
 import { bySeverity, type Judgement, type RuleFamily } from './finding';
+import { leadRules } from './leads';
 import { legRules } from './legs';
-import { lightRules } from './light';
 import { fuelJudgements, petrolRules } from './petrol';
 import { placeRules } from './place';
 import { ratingRules } from './rating';
 import { relayRules } from './relay';
 import { runRules } from './runs';
 import { sneakRules } from './sneaks';
+import { stepDownRules } from './stepDown';
+import { tapRules } from './taps';
 import { floatJudgements, waterRules } from './water';
 import { wiredOtherwise, wiringRules } from './wiring';
 
@@ -21,18 +23,21 @@ import { wiredOtherwise, wiringRules } from './wiring';
 const families: readonly RuleFamily[] = [
   conductorRules,
   dropRules,
+  leadRules,
   ratingRules,
   faultRules,
   placeRules,
   contactRules,
-  lightRules,
+  tapRules,
   petrolRules,
   feedRules,
   runRules,
+  fedAlarmRules,
   sneakRules,
   relayRules,
   legRules,
   wiringRules,
+  stepDownRules,
   waterRules,
 ];
 
@@ -52,8 +57,12 @@ export function judgeAlarm(facts: AlarmFacts): Judgement[] {
   ]);
 }
 
+export * from './batteryFacts';
 export * from './facts';
 export * from './finding';
 export * from './waterFacts';
-export { boundInWords, inFlow, inMillimetres } from './waterWords';
+export { judgeBoat, type BoatJudgement } from './boat';
+export { lockedRotorSeverity } from './faults';
 export { hoseBoresM } from './waterFixes';
+export { boundInWords, waterSpeech } from './waterWords';
+export { wiredAsOf, wiredAsOfAlarm, type Statement } from './wiredAs';

@@ -11,9 +11,10 @@ export function fuelJudgements(petrol: boolean): Judgement[] {
         {
           code: 'ignition-protection',
           severity: 'caution',
-          message: `Petrol or gas on board: pump, float, switch, fuse holder and every joint in that space must be marked ignition-protected. ${cautions.fuelVapour}`,
-          rule: 'Electrical parts where vapour can gather are ignition-protected.',
+          message: `Petrol or gas on board: pump, float, switch and fuse holder in that space must be marked ignition-protected. Splices are not sold so marked: seal and support them instead, or keep them out of the space. ${cautions.fuelVapour}`,
+          rule: 'Devices, holders and motors where vapour can gather are ignition-protected.',
           source: '33 CFR 183.410; ISO 8846',
+          at: [],
         },
       ]
     : [];

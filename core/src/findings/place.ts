@@ -1,32 +1,54 @@
-import { maxMultipleOfAmpacity, protectionPlace, ruleSets } from '../reference';
-import type { RuleFamily } from './finding';
+import { maxMultipleOfAmpacity, protectionPlace, ruleSets, type RuleSet } from '../reference';
+import { formatQuantity } from '../units';
+import type { CircuitFacts } from './facts';
+import type { Judgement, RuleFamily, Severity } from './finding';
 import { moveFuse, withIdeas } from './fixes';
 
 const SLACK = 1 + 1e-9;
 
+/** How far a device may sit from the source: from the battery's own post three bands, from anywhere else two. */
+export function placeSeverity(
+  lengthM: number,
+  sheathed: boolean,
+  fromPost: boolean,
+  rules: RuleSet,
+): Extract<Severity, 'caution' | 'stop'> | null {
+  const within = (limitM: number) => lengthM <= limitM * SLACK;
+  if (within(ruleSets[rules].placeM)) return null;
+  if (!fromPost) return sheathed && within(protectionPlace.sheathedM) ? null : 'stop';
+  if (!within(protectionPlace.fromBatteryM)) return 'stop';
+  return sheathed ? null : 'caution';
+}
+
 /** Where the device sits: the stub before it is protected by nothing. */
-export const placeRules: RuleFamily = ({ circuit, choices, protection, conductors }) => {
+export const placeRules: RuleFamily = (facts) => {
+  const { circuit, choices, protection, conductors, sharedFeed } = facts;
   const { stubLengthM, stubSheathed, main } = protection;
-  const rules = ruleSets[choices.rules ?? 'us'];
   const stub = conductors.find(({ planned }) => planned.leg === 'stub');
-  // A fuse on the battery post protects what follows it.
+  // The stub of a feed taken over is that circuit's to mend; a fuse on the battery post protects what follows it.
+  if (sharedFeed) return [];
   if (main && stub && main.ratingA <= stub.ampacity.amps * maxMultipleOfAmpacity * SLACK) return [];
-  if (stubLengthM <= rules.placeM * SLACK) return [];
-  if (stubSheathed && stubLengthM <= protectionPlace.sheathedM * SLACK) return [];
-  const fromBattery = (circuit.source?.takenFrom ?? 'battery') === 'battery' && circuit.source?.feed !== 'isolator';
-  const allowed = stubSheathed && fromBattery && stubLengthM <= protectionPlace.fromBatteryM * SLACK;
-  const length = `${Math.round(stubLengthM / 0.0254)} in (${Math.round(stubLengthM * 1000)} mm)`;
-  return [
-    {
-      code: allowed ? 'fuse-far' : 'fuse-too-far',
-      severity: allowed ? 'caution' : 'stop',
-      message: allowed
-        ? `The sheathed stub is ${length} long: beyond 40 in, and allowed up to 72 in only for the battery’s own output conductor.`
-        : `The stub before the fuse is ${length} long and protected by nothing. Move the fuse nearer${stubSheathed ? '' : ', or sheathe the stub'}.`,
-      rule: `Within ${Math.round(rules.placeM * 1000)} mm of the source; 40 in (1016 mm) when sheathed; 72 in (1829 mm) from the battery for its own output conductor.`,
-      source: rules.placeSource,
-      about: 'stub',
-      ...withIdeas(...moveFuse(circuit, stubLengthM)),
-    },
-  ];
+  const fromPost = (circuit.source?.takenFrom ?? 'battery') === 'battery' && circuit.source?.feed !== 'isolator';
+  const severity = placeSeverity(stubLengthM, stubSheathed, fromPost, choices.rules ?? 'us');
+  return severity === null ? [] : [placeFinding(facts, severity, fromPost)];
 };
+
+function placeFinding(facts: CircuitFacts, severity: Severity, fromPost: boolean): Judgement {
+  const { circuit, choices, protection, units } = facts;
+  const { stubLengthM, stubSheathed } = protection;
+  const rules = ruleSets[choices.rules ?? 'us'];
+  const words = (metres: number) => formatQuantity(metres, 'shortLength', units);
+  const tolerated = severity === 'caution';
+  const from = fromPost ? 'the battery post' : circuit.source?.feed === 'isolator' ? 'the isolator' : 'the bus';
+  return {
+    code: tolerated ? 'fuse-far' : 'fuse-too-far',
+    severity,
+    message: tolerated
+      ? `The stub before the fuse is ${words(stubLengthM)} of open conductor from the battery post, protected by nothing: the federal rule allows it up to ${words(protectionPlace.fromBatteryM)}, the voluntary standard asks for a sheath. Move the fuse to within ${words(rules.placeM)}, or sheathe the stub.`
+      : `The stub before the fuse is ${words(stubLengthM)} long from ${from} and protected by nothing; ${words(fromPost ? protectionPlace.fromBatteryM : stubSheathed ? protectionPlace.sheathedM : rules.placeM)} is the most. Move the fuse nearer${!fromPost && !stubSheathed && stubLengthM <= protectionPlace.sheathedM ? ', or sheathe the stub' : ''}.`,
+    rule: `Within ${words(rules.placeM)} of the source; from the battery’s own post up to ${words(protectionPlace.fromBatteryM)} in a sheath; from a bus or isolator up to ${words(protectionPlace.sheathedM)} in a sheath.`,
+    source: rules.placeSource,
+    at: ['stub'],
+    ...withIdeas(...moveFuse(circuit, units)),
+  };
+}

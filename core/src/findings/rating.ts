@@ -1,9 +1,16 @@
-import { maxMultipleOfAmpacity, protectionFamilies, ratingOverRunning } from '../reference';
+import { maxMultipleOfAmpacity, ourRules, OUR_RULE, protectionFamilies } from '../reference';
 import { formatAmps } from '../units';
 import { nextStandardRating } from '../wiring';
-import type { CircuitFacts } from './facts';
+import type { CircuitFacts, DeviceFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
-import { addPanelFuse, useProposedRating, useProposedSizes, useSmallerRating, withIdeas } from './fixes';
+import {
+  addPanelFuse,
+  useLargerDevice,
+  useProposedRating,
+  useProposedSizesOf,
+  useSmallerRating,
+  withIdeas,
+} from './fixes';
 
 const SLACK = 1 + 1e-9;
 const RULE_SOURCE = '33 CFR 183.455; ABYC E-11; ISO 13297';
@@ -14,26 +21,29 @@ interface Saying {
   readonly message: string;
   readonly rule: string;
   readonly source?: string;
+  readonly at?: readonly string[];
   readonly ideas?: readonly (FixIdea | undefined)[];
 }
 
-/** The rating of the fuse or breaker against pump, maker and conductor. */
+/** The rating of each fuse or breaker against pump, maker and conductor. */
 export const ratingRules: RuleFamily = (facts) => {
-  const proposed = useProposedRating(facts.circuit, facts.protection);
+  const proposed = useProposedRating(facts);
   return [...standardRules(facts), ...runningRules(facts), ...makerRules(facts), ...conductorRules(facts)].map(
-    ({ code, severity, message, rule, source = RULE_SOURCE, ideas = [] }): Judgement => ({
+    ({ code, severity, message, rule, source = RULE_SOURCE, at = ['fuse'], ideas = [] }): Judgement => ({
       code,
       severity,
       message,
       rule,
       source,
-      about: 'fuse',
+      at,
       ...withIdeas(proposed, ...ideas),
     }),
   );
 };
 
-function standardRules({ protection, fedA }: CircuitFacts): Saying[] {
+/** Whether there is a rating to be had at all; that of a feed taken over is judged where it is chosen. */
+function standardRules({ protection, fedA, sharedFeed }: CircuitFacts): Saying[] {
+  if (sharedFeed) return [];
   const family = protectionFamilies[protection.kind];
   const sayings: Saying[] = [];
   if (!protection.answer.found) {
@@ -42,8 +52,8 @@ function standardRules({ protection, fedA }: CircuitFacts): Saying[] {
       severity: 'stop',
       message:
         protection.answer.because === 'maker-below-running'
-          ? `No standard rating carries the ${formatAmps(fedA)} and stays within the maker’s ${formatAmps(protection.makerA ?? 0)}. Check both figures on the label, and measure the running current.`
-          : `No standard rating reaches 125 % of ${formatAmps(fedA)}. Split the load between two circuits.`,
+          ? `Of all the families no rating carries the ${formatAmps(fedA)} and stays within the maker’s ${formatAmps(protection.makerA ?? 0)}. Check both figures on the label, and measure the running current.`
+          : `No family has a rating that reaches 125 % of ${formatAmps(fedA)}. Split the load between two circuits.`,
       rule: 'Rating at least the running current and at most the maker’s figure.',
     });
   }
@@ -51,7 +61,7 @@ function standardRules({ protection, fedA }: CircuitFacts): Saying[] {
     sayings.push({
       code: 'rating-not-standard',
       severity: 'caution',
-      message: `${protection.ratingA} A is not a standard rating of the ${family.name}. Its ratings: ${family.ratingsA.join(', ')} A.`,
+      message: `A ${family.name} of ${formatAmps(protection.ratingA)} is not made. Choose one of its ratings: ${family.ratingsA.join(', ')} A.`,
       rule: 'A rating that can be bought and replaced.',
       source: family.source,
     });
@@ -59,66 +69,95 @@ function standardRules({ protection, fedA }: CircuitFacts): Saying[] {
   return sayings;
 }
 
-function runningRules({ protection, fedA, designCurrentA, circuit }: CircuitFacts): Saying[] {
-  const devices = [
-    { name: 'The', ratingA: protection.ratingA, runningA: fedA },
-    ...(protection.panel ? [{ name: 'The panel’s', ratingA: protection.panel.ratingA, runningA: designCurrentA }] : []),
-    ...(protection.main ? [{ name: 'The main fuse’s', ratingA: protection.main.ratingA, runningA: fedA }] : []),
-  ];
-  return devices.flatMap(({ name, ratingA, runningA }): Saying[] => {
-    if (ratingA * SLACK < runningA) {
-      return [
-        {
-          code: 'rating-below-running',
-          severity: 'stop',
-          message: `${name} ${ratingA} A rating is below the running current of ${formatAmps(runningA)}: it opens while the pump is working.`,
-          rule: 'Rating at least the running current.',
-        },
-      ];
-    }
-    const byMaker = protection.answer.found && protection.answer.because === 'maker' && !circuit.panel?.fuse;
-    if (ratingA * SLACK >= runningA * ratingOverRunning || byMaker) return [];
-    return [
-      {
-        code: 'rating-near-running',
-        severity: 'caution',
-        message: `${name} ${ratingA} A rating is less than 125 % of the running current of ${formatAmps(runningA)}: it may open on a hot day or a rag in the impeller.`,
-        rule: 'Rating at least 125 % of the running current.',
-      },
-    ];
-  });
+/** Devices that this circuit answers for: those of a feed taken over are judged by the circuit whose feed it is. */
+export function ownDevices({ protection, sharedFeed }: Pick<CircuitFacts, 'protection' | 'sharedFeed'>): DeviceFacts[] {
+  return protection.devices.filter(({ id }) => sharedFeed === null || (id !== 'fuse' && id !== 'main-fuse'));
 }
 
-function makerRules({ circuit, protection, fedA, designCurrentA }: CircuitFacts): Saying[] {
-  const { makerA } = protection;
+/** The device in words: "The 7.5 A blade fuse", "The panel fuse of 10 A". */
+function named({ id, name, kind, ratingA }: DeviceFacts): string {
+  return id === 'fuse'
+    ? `The ${formatAmps(ratingA)} ${protectionFamilies[kind].name}`
+    : `The ${name.toLowerCase()} of ${formatAmps(ratingA)}`;
+}
+
+function runningRules(facts: CircuitFacts): Saying[] {
+  const devices = ownDevices(facts);
+  const below = devices.filter(({ ratingA, designA }) => ratingA * SLACK < designA);
+  const near = devices.filter((one) => !below.includes(one) && nearSeverity(one) !== null);
+  return [
+    ...below.map((device): Saying => ({
+      code: 'rating-below-running',
+      severity: 'stop',
+      message: `${named(device)} is below the running current of ${formatAmps(device.designA)}: it opens while the pump is working. Use one that carries the pump.`,
+      rule: 'Rating at least the running current.',
+      at: [device.id],
+      ideas: useLargerDevice(facts, device),
+    })),
+    ...(near.length === 0 ? [] : [nearRunning(facts, near)]),
+  ];
+}
+
+/** With a charger on a pump draws more than its label says: a note over 80 % of a rating, a caution over 90 %. */
+export function nearSeverity({ ratingA, onChargeA }: Pick<DeviceFacts, 'ratingA' | 'onChargeA'>): Severity | null {
+  if (onChargeA > ratingA * ourRules.onChargeCautionShare.value * SLACK) return 'caution';
+  return onChargeA > ratingA * ourRules.onChargeNoteShare.value * SLACK ? 'note' : null;
+}
+
+function nearRunning(facts: CircuitFacts, near: readonly DeviceFacts[]): Saying {
+  const caution = near.some((one) => nearSeverity(one) === 'caution');
+  const each = near.map(
+    (device) =>
+      `${named(device)} carries ${formatAmps(device.onChargeA)} with 13.6 V at the battery, ${Math.round((100 * device.onChargeA) / device.ratingA)} % of its rating.`,
+  );
+  return {
+    code: 'rating-near-running',
+    severity: caution ? 'caution' : 'note',
+    message: `${each.join(' ')} ${caution ? 'It may open on a hot day or a rag in the impeller: use the next rating where maker and cable allow it.' : 'That is near; the next rating has more room where maker and cable allow it.'}`,
+    rule: `Running on charge at most ${100 * ourRules.onChargeNoteShare.value} % of a rating, over ${100 * ourRules.onChargeCautionShare.value} % a caution.`,
+    source: OUR_RULE,
+    at: near.map(({ id }) => id),
+    ideas: near.flatMap((device) => useLargerDevice(facts, device)),
+  };
+}
+
+/** The pump's own maker against what stands before it; other pumps on the feed are judged by their own circuits. */
+function makerRules(facts: CircuitFacts): Saying[] {
+  const { circuit, protection } = facts;
+  const { makerFuseA } = circuit.pump;
   const smallestA = Math.min(protection.ratingA, protection.panel?.ratingA ?? Infinity);
-  if (makerA === null || smallestA <= makerA * SLACK) return [];
+  if (makerFuseA === undefined || smallestA <= makerFuseA * SLACK) return [];
+  const shared = facts.sharedFeed && protection.panel === null ? ` (taken over from ${facts.sharedFeed.leaderName})` : '';
   return [
     {
       code: 'rating-over-maker',
       severity: 'stop',
-      message: `The ${smallestA} A rating is above the pump maker’s ${formatAmps(makerA)}: a stalled pump may burn before it opens.`,
+      message: `The ${formatAmps(smallestA)} before this pump${shared} are above the ${formatAmps(makerFuseA)} that its maker allows: a stalled pump may burn before they open. Use the maker’s figure${facts.others.length > 0 ? ', in a fuse of its own at the panel' : ''}.`,
       rule: 'Rating at most the maker’s figure.',
       source: 'The pump’s label or leaflet',
-      ideas: [...useSmallerRating(circuit, protection, fedA), ...addPanelFuse(circuit, designCurrentA)],
+      ideas: [...useSmallerRating(facts), ...addPanelFuse(facts)],
     },
   ];
 }
 
 function conductorRules(facts: CircuitFacts): Saying[] {
-  const { protection, circuit, fedA } = facts;
+  const { protection, circuit } = facts;
   const { conductor, ratingA } = protection.leastProtected;
   const amps = conductor.ampacity.amps;
+  // What may carry nothing there is no size at all, and has a finding of its own.
+  if (amps === 0) return [];
   const which = `the ${conductor.planned.name.toLowerCase()} (${conductor.size}, ${formatAmps(amps)})`;
-  const share = `The ${ratingA} A rating is ${Math.round((100 * ratingA) / amps)} % of what ${which} may carry`;
-  const ideas = [useProposedSizes(circuit, facts.conductors), ...useSmallerRating(circuit, protection, fedA)];
+  const share = `${formatAmps(ratingA)} are ${Math.round((100 * ratingA) / amps)} % of what ${which} may carry`;
+  const ideas = [useProposedSizesOf(circuit, facts.conductors), ...useSmallerRating(facts)];
+  const at = ['fuse', conductor.planned.id];
   if (ratingA > amps * maxMultipleOfAmpacity * SLACK) {
     return [
       {
         code: 'rating-over-conductor',
         severity: 'stop',
-        message: `${share}; 150 % is the most. The conductor burns before the fuse opens.`,
+        message: `${share}; 150 % is the most. The conductor burns before the fuse opens. Use a larger conductor or a smaller fuse.`,
         rule: 'Rating at most 150 % of the corrected ampacity of the smallest conductor.',
+        at,
         ideas,
       },
     ];
@@ -130,8 +169,9 @@ function conductorRules(facts: CircuitFacts): Saying[] {
     {
       code: 'rating-above-ampacity',
       severity: within ? 'note' : 'caution',
-      message: `${share}. ${within ? 'It is the next standard rating above, which the rules tolerate.' : 'Allowed up to 150 %, but 100 % is better: use a larger conductor.'}`,
+      message: `${share}. ${within ? 'It is the next standard rating above, which the rules tolerate; a larger conductor is better.' : 'Allowed up to 150 %, but 100 % is better: use a larger conductor.'}`,
       rule: 'Rating at 100 % of the smallest conductor’s ampacity preferred, next standard rating tolerated, 150 % at most.',
+      at,
       ideas,
     },
   ];

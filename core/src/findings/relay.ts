@@ -1,8 +1,8 @@
-import { defaults } from '../reference';
+import { defaults, ourRules } from '../reference';
 import { formatVolts } from '../units';
 import type { CircuitFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
-import { suppressCoil, useProposedSizes, withIdeas } from './fixes';
+import { suppressCoil, useProposedSizesOf, withIdeas } from './fixes';
 
 /** The relay: that it pulls in at the lowest supply, holds, and does not burn what drives it. */
 export const relayRules: RuleFamily = (facts) => {
@@ -24,8 +24,8 @@ function chatterRule(facts: CircuitFacts): Judgement[] {
       message: `At ${formatVolts(usual ? defaults.runningSupplyV : lowestV)} the relay chatters: pulled in, the pump takes away the volts that hold it. Its contacts burn. Use larger conductors, or feed the coil from nearer the source.`,
       rule: 'The coil holds while the pump runs.',
       source: 'Circuit solved until the relay rests',
-      about: trouble.about ?? 'relay',
-      ...withIdeas(useProposedSizes(facts.circuit, facts.conductors)),
+      at: [trouble.about ?? 'relay'],
+      ...withIdeas(useProposedSizesOf(facts.circuit, facts.conductors)),
     },
   ];
 }
@@ -37,17 +37,17 @@ function marginRule(facts: CircuitFacts): Judgement[] {
     (volts, { point }) => (point ? Math.min(volts, Math.abs(point.voltsAcross('relay', '86', '85'))) : volts),
     Infinity,
   );
-  if (least >= pullInV * defaults.relayPullInMargin) return [];
+  if (least >= pullInV * ourRules.relayPullInMargin.value) return [];
   const fails = lowRows.some(({ point }) => point && !point.latched('relay'));
   return [
     {
       code: fails ? 'relay-does-not-pull-in' : 'relay-pull-in-margin',
       severity: fails ? 'stop' : 'caution',
-      message: `With ${formatVolts(lowestV)} at the battery the coil gets ${formatVolts(least)}; it pulls in at ${formatVolts(pullInV)}${fails ? ': the pump does not start on a tired battery' : ', and a warm coil needs about a fifth more'}.`,
-      rule: `Coil volts at the lowest supply at least ${defaults.relayPullInMargin} times the pull-in volts.`,
+      message: `With ${formatVolts(lowestV)} at the battery the coil gets ${formatVolts(least)}; it pulls in at ${formatVolts(pullInV)}${fails ? ': the pump does not start on a tired battery' : ', and a warm coil needs about a fifth more'}. Feed the coil by shorter or thicker conductors, or fit a relay that pulls in at less.`,
+      rule: `Coil volts at the lowest supply at least ${ourRules.relayPullInMargin.value} times the pull-in volts.`,
       source: 'Circuit solved at the lowest supply; the relay’s leaflet',
-      about: 'relay',
-      ...withIdeas(useProposedSizes(facts.circuit, facts.conductors)),
+      at: ['relay'],
+      ...withIdeas(useProposedSizesOf(facts.circuit, facts.conductors)),
     },
   ];
 }
@@ -62,7 +62,7 @@ function suppressionRule({ circuit }: CircuitFacts): Judgement[] {
         'The relay’s coil has no suppressor: each time the float opens, the coil throws a spark of some hundred volts across it and burns its contact. Put a diode across it, cathode to 86.',
       rule: 'A relay’s coil has a diode or resistor across it.',
       source: 'Common practice for relays driven by small contacts',
-      about: 'relay',
+      at: ['relay'],
       ...withIdeas(suppressCoil(circuit)),
     },
   ];

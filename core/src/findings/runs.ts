@@ -35,7 +35,7 @@ export const runRules: RuleFamily = (facts) => {
             stop(
               facts,
               'manual-dead',
-              'On manual the pump does not run, whatever the float does: the manual path is open somewhere.',
+              'On manual the pump does not run, whatever the float does: the manual path is open somewhere. Measure from the switch towards the pump.',
               'Manual feeds the pump.',
             ),
           ]),
@@ -44,7 +44,7 @@ export const runRules: RuleFamily = (facts) => {
           stop(
             facts,
             'auto-lead-dead',
-            'In no position of the switch does water start the pump: the auto lead is dead. The boat has no automatic pump.',
+            'In no position of the switch does water start the pump: the auto lead is dead. The boat has no automatic pump. Measure at the auto post, then behind the float.',
             'With auto selected, a raised float starts the pump.',
           ),
         ]
@@ -55,7 +55,7 @@ export const runRules: RuleFamily = (facts) => {
         stop(
           facts,
           'runs-when-off',
-          `The pump runs with ${inWords(facts, row)}: off does not isolate it, and whoever works on it is not safe.`,
+          `The pump runs with ${inWords(facts, row)}: off does not isolate it, and whoever works on it is not safe. Pull the fuse, and look for a conductor that goes past the switch.`,
           'Off isolates the pump.',
         ),
       ),
@@ -65,13 +65,12 @@ export const runRules: RuleFamily = (facts) => {
         stop(
           facts,
           'never-stops',
-          `The pump runs with ${inWords(facts, row)}: nothing stops it. It runs dry, wears out and flattens the battery.`,
+          `The pump runs with ${inWords(facts, row)}: nothing stops it. It runs dry, wears out and flattens the battery. Look for a float in the wrong lead, or a conductor that bypasses it.`,
           'With the float down, an automatic pump stands.',
         ),
       ),
     ...reversed(facts, running(rows)),
     ...sensorReversed(facts, rows),
-    ...forgotten(facts),
   ];
 };
 
@@ -82,7 +81,7 @@ function stop(facts: CircuitFacts, code: string, message: string, rule: string, 
     message,
     rule,
     source: 'Circuit solved in every setting of switch and float',
-    about,
+    at: [about],
     ...withIdeas(backToPlan(facts.circuit)),
   };
 }
@@ -94,7 +93,7 @@ function reversed(facts: CircuitFacts, running: readonly SolvedRow[]): Judgement
     stop(
       facts,
       'pump-reversed',
-      `The pump gets ${formatVolts(pumpVolts(facts, row))} with ${inWords(facts, row)}: reversed polarity. It hums and turns the wrong way, at less than half its head.`,
+      `The pump gets ${formatVolts(pumpVolts(facts, row))} with ${inWords(facts, row)}: reversed polarity. It turns the wrong way and moves four tenths of its flow at four tenths of its head. Swap its two leads.`,
       'Positive to the pump’s positive.',
     ),
   ];
@@ -112,25 +111,9 @@ function sensorReversed({ circuit, behaviour }: CircuitFacts, rows: readonly Sol
         message: `${name}: its supply is the wrong way round. An electronic sensor works one way only, and some do not survive the other.`,
         rule: 'Polarity of electronic sensors as the maker marks it.',
         source: 'The maker’s leaflet; circuit solved in every setting',
-        about: part.id,
+        at: [part.id],
         ...withIdeas(backToPlan(circuit)),
       },
     ];
   });
-}
-
-/** A latching manual position can be left on. */
-function forgotten({ circuit, options }: CircuitFacts): Judgement[] {
-  if (circuit.manual === 'momentary' || !options.includes('pump')) return [];
-  return [
-    {
-      code: 'manual-can-be-forgotten',
-      severity: 'note',
-      message:
-        'Manual stays on until a hand turns it off: forgotten, the pump runs dry and wears out. A switch that springs back cannot be forgotten; one that stays frees the hands. A running light tells of it.',
-      rule: 'Latching or spring-return manual, decided on.',
-      source: 'Common practice',
-      about: 'switch',
-    },
-  ];
 }

@@ -1,5 +1,5 @@
 import type { LampPart } from '../circuit';
-import { defaults } from '../reference';
+import { defaults, ourRules } from '../reference';
 import { formatVolts, plainNumber } from '../units';
 import type { CircuitFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
@@ -33,7 +33,7 @@ function fedBackwards(facts: CircuitFacts, part: LampPart, name: string, rows: r
       message: `${name}: with ${inWords(facts, row)} it is ${row.point.wordOf(part.id)}, fed backwards through the float from the pump’s side. It then says auto where auto is not selected: look at the switch, not at the light.`,
       rule: 'An armed light is lit on auto, and only then.',
       source: SOURCE,
-      about: part.id,
+      at: [part.id],
     },
   ];
 }
@@ -49,10 +49,10 @@ function glows(facts: CircuitFacts, part: LampPart, name: string, rows: readonly
     {
       code: 'sneak-path-light',
       severity: 'caution',
-      message: `${name}: with ${inWords(facts, row)} it is ${row.point.wordOf(part.id)} while the pump stands: ${milliamps} mA ${through ? 'return through the pump’s winding' : 'find another way to negative'}. It tells of a pump that does not run.`,
+      message: `${name}: with ${inWords(facts, row)} it is ${row.point.wordOf(part.id)} while the pump stands: ${milliamps} mA ${through ? 'return through the pump’s winding' : 'find another way to negative'}. It tells of a pump that does not run: wire it from the pump’s post to negative.`,
       rule: 'A running light is lit when the pump has voltage, and only then.',
       source: SOURCE,
-      about: part.id,
+      at: [part.id],
       ...withIdeas(lightToNegative(facts.circuit), backToPlan(facts.circuit)),
     },
   ];
@@ -77,7 +77,7 @@ function dark(facts: CircuitFacts, part: LampPart, name: string, rows: readonly 
           ? 'A running light is lit when the pump has voltage.'
           : 'An armed light is lit on auto.',
       source: SOURCE,
-      about: part.id,
+      at: [part.id],
       ...withIdeas(lightToNegative(facts.circuit), backToPlan(facts.circuit)),
     },
   ];
@@ -98,7 +98,7 @@ function fedBack(facts: CircuitFacts): Judgement[] {
       null,
     );
     if (!worst || Math.abs(worst.volts) < FED_BACK_V) return [];
-    const moves = Math.abs(worst.volts) >= defaults.labelV * defaults.breakawayShare;
+    const moves = Math.abs(worst.volts) >= defaults.labelV * ourRules.runsFromShare.value;
     return [
       {
         code: 'back-feed-between-circuits',
@@ -106,7 +106,7 @@ function fedBack(facts: CircuitFacts): Judgement[] {
         message: `With ${inWords(facts, worst.row)}, ${worst.whose} gets ${formatVolts(worst.volts)} through the alarm’s feeds${moves ? ': one circuit runs the other’s pump past its own fuse and switch, and neither can be made dead alone' : ''}. Put a diode in each feed.`,
         rule: 'An alarm on two circuits joins neither to the other.',
         source: SOURCE,
-        about: 'alarm',
+        at: ['alarm'],
         ...withIdeas(alarmDiodes(facts.circuit), backToPlan(facts.circuit)),
       },
     ];

@@ -1,7 +1,8 @@
 import type { Circuit, CircuitWater } from '../job';
+import { isIn, isWithin } from '../water';
 import type { FixIdea } from './finding';
 import type { WaterFacts } from './waterFacts';
-import { inMillimetres } from './waterWords';
+import { waterSpeech } from './waterWords';
 
 type Watered = Circuit & { readonly water: CircuitWater };
 
@@ -22,13 +23,14 @@ function withHose(circuit: Watered, hose: Partial<NonNullable<CircuitWater['hose
 }
 
 /** Raising or lowering the float to the recommended height. */
-export function moveToRecommended(circuit: Circuit, { float, window }: WaterFacts): FixIdea[] {
+export function moveToRecommended(circuit: Circuit, { float, window, units }: WaterFacts): FixIdea[] {
   const toM = window?.recommendedM ?? null;
   if (!isWatered(circuit) || !float || toM === null) return [];
   const byM = toM - float.zM;
+  if (Math.abs(byM) < 5e-4) return [];
   return [
     {
-      label: `${byM > 0 ? 'Raise' : 'Lower'} the float by ${inMillimetres(Math.abs(byM))}`,
+      label: `${byM > 0 ? 'Raise' : 'Lower'} the float by ${waterSpeech(units).height(Math.abs(byM))}`,
       circuit: withFloat(circuit, { zM: toM }),
     },
   ];
@@ -53,7 +55,7 @@ export function moveTowardsPump(circuit: Circuit, water: WaterFacts): FixIdea[] 
     const movedM = Math.hypot(moved.xM - float.xM, moved.yM - float.yM);
     return [
       {
-        label: `Move the float ${inMillimetres(movedM)} towards the pump`,
+        label: `Move the float ${waterSpeech(water.units).height(movedM)} towards the pump`,
         circuit: withFloat(circuit, { ...moved, zM: window.recommendedM }),
       },
     ];
@@ -70,11 +72,10 @@ export function widenFloat(circuit: Circuit, water: WaterFacts): FixIdea[] {
   for (let onM = float.onM + 0.005; onM <= Math.min(0.4, float.onM + 0.25); onM += 0.005) {
     const wider = { onM: rounded(onM), offM: float.offM };
     const window = water.as(withFloat(circuit, wider))?.window;
-    if (!window || window.recommendedM === null || (window.comfortMinM ?? Infinity) > window.recommendedM + 1e-9)
-      continue;
+    if (!window || window.recommendedM === null || !isIn(window.comfort, window.recommendedM, 1e-9)) continue;
     return [
       {
-        label: `Fit a float with on at ${inMillimetres(wider.onM)}, off at ${inMillimetres(wider.offM)}`,
+        label: `Fit a float with on at ${waterSpeech(water.units).height(wider.onM)}, off at ${waterSpeech(water.units).height(wider.offM)}`,
         circuit: withFloat(circuit, { ...wider, zM: window.recommendedM }),
       },
     ];
@@ -96,7 +97,7 @@ export function thinnerHose(circuit: Circuit, water: WaterFacts): FixIdea[] {
   const boreM = circuit.water?.hose?.boreM;
   const next = boreM === undefined ? undefined : hoseBoresM.findLast((bore) => bore < boreM - 1e-6);
   if (!isWatered(circuit) || next === undefined) return [];
-  return hoseIdea(circuit, water, { boreM: next }, `Use ${inMillimetres(next)} hose`);
+  return hoseIdea(circuit, water, { boreM: next }, `Use ${waterSpeech(water.units).height(next)} hose`);
 }
 
 /** The next larger hose up to the bore given, each one. */
@@ -107,7 +108,7 @@ export function widerHoses(circuit: Circuit, water: WaterFacts): FixIdea[] {
   return hoseBoresM
     .filter((bore) => bore > boreM + 1e-6)
     .slice(0, 3)
-    .flatMap((bore) => hoseIdea(own, water, { boreM: bore }, `Use ${inMillimetres(bore)} hose`));
+    .flatMap((bore) => hoseIdea(own, water, { boreM: bore }, `Use ${waterSpeech(water.units).height(bore)} hose`));
 }
 
 function hoseIdea(
@@ -121,21 +122,32 @@ function hoseIdea(
   const window = water.as(changed)?.window;
   const { float } = water;
   if (!window || !float || window.recommendedM === null) return [{ label, circuit: changed }];
-  const fits = float.zM >= (window.minM ?? -Infinity) - 1e-9 && float.zM <= (window.maxM ?? Infinity) + 1e-9;
-  if (fits) return [{ label, circuit: changed }];
+  if (isWithin(window, float.zM)) return [{ label, circuit: changed }];
   return [
     {
-      label: `${label}, float’s base at ${inMillimetres(window.recommendedM)}`,
+      label: `${label}, float’s base at ${waterSpeech(water.units).height(window.recommendedM)}`,
       circuit: withFloat(changed, { zM: window.recommendedM }),
     },
   ];
 }
 
-/** A vented loop where the hose could siphon back. */
-export function addVentedLoop(circuit: Circuit): FixIdea[] {
+/** A smooth hose of the same bore and route. */
+export function smoothWall(circuit: Circuit): FixIdea[] {
   if (!isWatered(circuit)) return [];
-  const changed = withHose(circuit, { ventedLoop: true });
-  return changed ? [{ label: 'Fit a vented loop above the waterline', circuit: changed }] : [];
+  const changed = withHose(circuit, { wall: 'smooth' });
+  return changed ? [{ label: 'Use smooth hose of the same bore', circuit: changed }] : [];
+}
+
+/** The float raised by a height. */
+export function raiseBy(circuit: Circuit, { float, units }: WaterFacts, byM: number): FixIdea[] {
+  if (!isWatered(circuit) || !float) return [];
+  const zM = Math.ceil(1000 * (float.zM + byM) - 1e-6) / 1000;
+  return [
+    {
+      label: `Raise the float by ${waterSpeech(units).height(zM - float.zM)}`,
+      circuit: withFloat(circuit, { zM }),
+    },
+  ];
 }
 
 /** The float at the pump, at the height recommended there. */
@@ -167,7 +179,7 @@ export function movePumpTowardsFloat(circuit: Circuit, water: WaterFacts): FixId
     if (!window || window.recommendedM === null) continue;
     return [
       {
-        label: `Move the pump ${inMillimetres(share * distanceM)} towards the float`,
+        label: `Move the pump ${waterSpeech(water.units).height(share * distanceM)} towards the float`,
         circuit: withFloat(moved, { zM: window.recommendedM }),
       },
     ];

@@ -1,25 +1,32 @@
-import { formatQuantity, formatVolume } from '../units';
+import { formatQuantity, formatVolume, type UnitSystem } from '../units';
 import type { Bound } from '../water';
 import type { WaterFacts } from './waterFacts';
 
-/** A height or small length in both unit systems: "18 mm (0.7 in)". */
-export function inMillimetres(metres: number): string {
-  return `${formatQuantity(metres, 'shortLength', 'metric')} (${formatQuantity(metres, 'shortLength', 'us')})`;
+/** Figures of water in words, in one unit system. */
+export interface WaterSpeech {
+  /** A height or small length: "18 mm". */
+  height(metres: number): string;
+  /** A flow: "2100 L/h". */
+  flow(lPerH: number): string;
+  /** A head: "1.25 m". */
+  head(metres: number): string;
+  /** A volume: "0.84 L". */
+  volume(litres: number): string;
 }
 
-/** A flow in both unit systems. */
-export function inFlow(lPerH: number): string {
-  return `${formatQuantity(lPerH, 'flow', 'metric', 0)} (${formatQuantity(lPerH, 'flow', 'us', 0)})`;
+const speeches: Readonly<Record<UnitSystem, WaterSpeech>> = { metric: speechIn('metric'), us: speechIn('us') };
+
+function speechIn(units: UnitSystem): WaterSpeech {
+  return {
+    height: (metres) => formatQuantity(metres, 'shortLength', units),
+    flow: (lPerH) => formatQuantity(lPerH, 'flow', units, 0),
+    head: (metres) => formatQuantity(metres, 'head', units, units === 'metric' ? 2 : 1),
+    volume: (litres) => formatVolume(litres, units),
+  };
 }
 
-/** A head in both unit systems. */
-export function inHead(metres: number): string {
-  return `${formatQuantity(metres, 'head', 'metric', 2)} (${formatQuantity(metres, 'head', 'us', 1)})`;
-}
-
-/** A volume in both unit systems: "0.84 L (0.22 gal)". */
-export function inVolume(litres: number): string {
-  return `${formatVolume(litres, 'metric')} (${formatVolume(litres, 'us')})`;
+export function waterSpeech(units: UnitSystem): WaterSpeech {
+  return speeches[units];
 }
 
 export function poseName({ poses }: WaterFacts, id: string): string {

@@ -27,7 +27,7 @@ export function wiredOtherwise(facts: Wired): Judgement[] {
       message,
       rule: 'Every conductor ends at a terminal.',
       source: 'Wiring as found',
-      about: conductor,
+      at: [conductor],
       ...idea,
     })),
     ...overloads(facts).map((judgement) => ({ ...judgement, ...idea })),
@@ -40,6 +40,7 @@ export function wiredOtherwise(facts: Wired): Judgement[] {
             message: `Wired otherwise than planned. ${differences.join(' ')}`,
             rule: 'Findings on behaviour follow the wiring as found; sizes follow the plan.',
             source: 'Wiring as found',
+            at: [],
             ...idea,
           },
         ]),
@@ -56,7 +57,8 @@ function overloads(facts: Wired): Judgement[] {
       },
       { amps: 0, row: rows[0] },
     );
-    if (!worst.row || worst.amps <= ampacity.amps * (1 + 1e-9)) return [];
+    // What may carry nothing where it runs has a finding of its own.
+    if (!worst.row || ampacity.amps === 0 || worst.amps <= ampacity.amps * (1 + 1e-9)) return [];
     return [
       {
         code: 'overloaded-as-found',
@@ -64,7 +66,7 @@ function overloads(facts: Wired): Judgement[] {
         message: `${planned.name}: as found it carries ${formatAmps(worst.amps)} with ${inWords(facts, worst.row)}, and ${size} may carry ${formatAmps(ampacity.amps)}. Pull the fuse before anything else.`,
         rule: 'Current within the conductor’s ampacity.',
         source: ampacity.source,
-        about: planned.id,
+        at: [planned.id],
       },
     ];
   });

@@ -75,6 +75,29 @@ export const jobFields = {
     .int({ error: 'A number of conductors, whole.' })
     .min(1, { error: 'At least the one conductor itself.' })
     .max(200, { error: 'At most 200 conductors.' }),
+  managementLimitA: positive(
+    'The battery’s own limit',
+    'A',
+    1000,
+    'Read it from the battery’s label or leaflet: the most that its management lets out.',
+  ),
+  leftAloneDays: positive('Days left alone', 'days', 400, 'The longest that nobody is aboard.'),
+  figureOhm: z
+    .number({ error: 'A resistance must be a number, in Ω.' })
+    .min(0, { error: 'A resistance is 0 Ω or more.' })
+    .max(10000, { error: 'More than 10 000 Ω is no contact, joint or lamp of such a circuit. Measure again.' }),
+  figureV: z
+    .number({ error: 'Volts must be a number, in V.' })
+    .min(0, { error: 'Volts are 0 V or more.' })
+    .max(6, { error: 'More than 6 V lost there leaves a 12 V circuit dead. Measure again.' }),
+  sensorA: z
+    .number({ error: 'A current must be a number, in A.' })
+    .min(0, { error: 'A current is 0 A or more.' })
+    .max(1, { error: 'A sensor draws thousandths of an ampere. Check whether it says mA.' }),
+  conductorC: z
+    .number({ error: 'A temperature must be a number, in °C.' })
+    .min(-30, { error: 'Below −30 °C no boat pumps.' })
+    .max(150, { error: 'Above 150 °C no insulation of a boat lasts.' }),
   contactA: positive('A contact rating', 'A', 200, 'Read it from the switch or float, for DC.'),
   coilOhm: positive('A coil', 'Ω', 2000, 'Measure it with the coil disconnected, or read the relay’s leaflet.'),
   coilV: positive('A coil voltage', 'V', 16, 'Read the relay’s leaflet: a 12 V relay pulls in at 7 to 9 V.'),

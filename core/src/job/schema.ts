@@ -8,6 +8,7 @@ import {
   ruleSets,
 } from '../reference';
 import { freeText, jobFields } from './fields';
+import { figuresSchema } from './figuresSchema';
 import { id, oneOf } from './ids';
 import { motorProblem } from './motorCheck';
 import { waterFields } from './waterFields';
@@ -17,7 +18,7 @@ import { alarmSchema, panelSchema, relaySchema, rewiredSchema } from './wiringSc
 
 /** The format's name and the newest version this build reads and writes. */
 export const JOB_FORMAT = 'harbor-latch/job';
-export const JOB_VERSION = 1;
+export const JOB_VERSION = 2;
 
 const note = freeText(4000);
 
@@ -30,6 +31,21 @@ export const batterySchema = z.strictObject({
   stateOfCharge: jobFields.stateOfCharge.optional().describe('Default 1, full.'),
   chargeA: waterFields.chargeA.optional().describe('Trickle charge, on average. Default none.'),
   restV: jobFields.restV.optional().describe('Volts measured at rest; left out: by chemistry and state of charge.'),
+  managementLimitA: jobFields.managementLimitA
+    .optional()
+    .describe('Current at which its own management cuts it off. Left out: none, or not known.'),
+  seriesBank: z
+    .strictObject({
+      bankV: z
+        .union([z.literal(24), z.literal(36), z.literal(48)], { error: 'A series bank has 24, 36 or 48 V.' })
+        .describe('Volts of the whole bank.'),
+      ownPoles: z
+        .boolean()
+        .optional()
+        .describe('Whether both poles of its circuits are taken from this one battery. Left out: not known.'),
+    })
+    .optional()
+    .describe('Where it is one battery of a series bank for a drive.'),
 });
 
 const surroundings = {
@@ -49,12 +65,21 @@ export const runSchema = z.strictObject({
 export const legSchema = z.strictObject({
   lengthM: jobFields.lengthM.optional().describe('One way, m. Needed before the circuit can be sized.'),
   slackM: jobFields.slackM.optional().describe('Slack and drip loop to add, m. Default 0.'),
+  multicore: z.boolean().optional().describe('Whether its conductors run in one sheathed cable. Default false.'),
+  unsheathedM: jobFields.slackM.optional().describe('Of a multicore: the most that is outside its sheath, m. Default 0.'),
   ...surroundings,
   further: z
     .array(runSchema)
     .max(8, { error: 'A leg has at most eight further pieces.' })
     .optional()
     .describe('Further pieces of the same leg in other surroundings.'),
+});
+
+/** The cable to the bilge, in which the auto conductor may go another way. */
+export const bilgeLegSchema = legSchema.extend({
+  autoLengthM: jobFields.lengthM
+    .optional()
+    .describe('Of the auto conductor, one way, m, where it goes another way than manual. Default the same.'),
 });
 
 const sizeName = z.enum(
@@ -83,6 +108,10 @@ export const pumpSchema = z.strictObject({
     .max(20, { error: 'At most twenty points of a curve.' })
     .optional()
     .describe('Points of the maker’s curve: flow at head at volts.'),
+  thermalGuard: freeText(200)
+    .min(1, { error: 'Write what the maker states, and where.' })
+    .optional()
+    .describe('What the maker states of a thermal guard inside the pump. Left out: none stated.'),
   leads: z
     .strictObject({ lengthM: jobFields.leadLengthM, size: sizeName })
     .optional()
@@ -141,8 +170,10 @@ export const circuitSchema = z.strictObject({
     .optional()
     .describe('What the user expects of the pump, by setting of switches and floats.'),
   floatA: jobFields.contactA.optional().describe('Rating of the float’s contact on DC.'),
+  floatLead: sizeName.optional().describe('Size of the float’s own leads. Left out: not known.'),
+  figures: figuresSchema.optional().describe('Figures measured, or chosen, in place of the defaults.'),
   sharesFeedWith: id.optional().describe('Another circuit whose source, fuse and feed this one hangs on.'),
-  legs: z.strictObject({ sourceToPanel: legSchema, panelToBilge: legSchema, bilgeToNegative: legSchema }),
+  legs: z.strictObject({ sourceToPanel: legSchema, panelToBilge: bilgeLegSchema, bilgeToNegative: legSchema }),
   pump: pumpSchema,
   choices: choicesSchema.optional(),
   water: circuitWaterSchema.optional().describe('Its pump, hose and float in a well.'),
@@ -156,6 +187,13 @@ export const boatSchema = z.strictObject({
   craft: freeText(200).optional().describe('What kind of craft, in the yard’s words.'),
   owner: freeText(200).optional(),
   berth: freeText(200).optional(),
+  kept: z
+    .enum(['afloat', 'ashore'], { error: 'A boat is kept afloat or ashore.' })
+    .optional()
+    .describe('Where she lies while nobody is aboard. Default afloat.'),
+  leftAloneDays: jobFields.leftAloneDays
+    .optional()
+    .describe('The longest she is left alone, days. Default 14 afloat, 3 ashore.'),
   afloatIn: z.enum(['sea', 'fresh'], { error: 'Afloat in sea or fresh water.' }).optional().describe('Default sea.'),
   petrol: z.boolean().optional().describe('Petrol or gas on board. Default false.'),
   archived: z.boolean().optional().describe('Put away: not shown in the yard unless asked for.'),
@@ -263,6 +301,7 @@ export type Boat = z.infer<typeof boatSchema>;
 export type Battery = z.infer<typeof batterySchema>;
 export type Circuit = z.infer<typeof circuitSchema>;
 export type Leg = z.infer<typeof legSchema>;
+export type BilgeLeg = z.infer<typeof bilgeLegSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type LegKey = keyof Circuit['legs'];
 export type Pump = z.infer<typeof pumpSchema>;

@@ -90,6 +90,9 @@ export const wellSchema = z
       .max(20)
       .optional()
       .describe('What stands in it and must stay dry.'),
+    topM: fields.heightM
+      .optional()
+      .describe('Where it spills over into the rest of the boat. Default 0.3 m above the highest thing in it.'),
     guessed,
   })
   .superRefine((well, context) => {
@@ -121,6 +124,8 @@ const sourceSchema = z.discriminatedUnion('kind', [
     kind: z.literal('opening'),
     diameterM: fields.holeM,
     heightM: fields.heightM.describe('Over the pump’s base.'),
+    xM: fields.placeM.optional().describe('Forward of the pump. Default 0.'),
+    yM: fields.placeM.optional().describe('To starboard of the pump. Default 0.'),
     outsideM: fields.heightM.optional().describe('Water outside over the pump’s base, where the pose does not say.'),
   }),
   z.strictObject({
@@ -173,6 +178,9 @@ export const hoseSchema = z
     checkValve: z.boolean().optional().describe('Default none.'),
     skinFitting: z.boolean().optional().describe('Default true.'),
     ventedLoop: z.boolean().optional().describe('Whether a vented loop breaks the siphon. Default false.'),
+    ventedLoopM: fields.heightM
+      .optional()
+      .describe('Height of the vented loop’s top over the pump’s base, above the hose’s highest point. Left out: not known.'),
     guessed,
   })
   .superRefine(({ route }, context) =>

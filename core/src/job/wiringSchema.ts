@@ -64,6 +64,10 @@ export const panelSchema = z.strictObject({
     })
     .optional()
     .describe('Manual and auto legs fused apart, as found on some boats.'),
+  manualBreaksAuto: z
+    .boolean()
+    .optional()
+    .describe('Of an always-live auto leg: whether the manual switch breaks it while it is on. Default false.'),
   posts: postsSchema.optional().describe('What is printed at the posts, by terminal: {"switch.auto": "3"}.'),
   tapFuseA: jobFields.ratingA.optional().describe('The light tap’s own fuse. Left out: none.'),
   tapAccepted: z.boolean().optional().describe('A short, well-placed tap without a fuse was decided on.'),

@@ -9,9 +9,9 @@ export const defaults = {
   ratedSupplyV: 12,
   /** The supply for everyday running figures, V at the posts. */
   runningSupplyV: 12.8,
+  /** A charger or the engine running, V at the posts. */
+  chargingSupplyV: 13.6,
   inrushSupplyV: 14.4,
-  /** A starting inrush is taken as lasting this long. */
-  inrushS: 0.03,
   conductorC: 30,
   engineSpaceC: 60,
   /** A fuse's resistance is this voltage divided by its rating. */
@@ -38,8 +38,6 @@ export const defaults = {
   relayContactA: 30,
   /** A resistor across the coil, about ten times the coil. */
   suppressionOhm: 1000,
-  /** Pull-in is sure from this multiple of the pull-in voltage: a hot coil needs about a fifth more. */
-  relayPullInMargin: 1.2,
   alarmOhm: 400,
   /** The light in an alarm, with its resistor. */
   alarmLightOhm: 1000,
@@ -70,10 +68,6 @@ export const defaults = {
   /** R·I0/V0 outside this range is no bilge-pump motor. */
   motorRatioMin: 0.02,
   motorRatioMax: 0.6,
-  /** Below this share of label volts the motor may not break away. */
-  breakawayShare: 0.2,
-  /** Below this the pump does not do its job. */
-  pumpJobV: 10.5,
   insulationC: 105,
   stubLengthM: 0.15,
   /** Length of a light's tap behind the panel, m. */
@@ -87,19 +81,7 @@ export const defaults = {
   /** Water over its base at which a pump loses its prime, and at which it has it again, m. */
   primeLossM: 0.012,
   primeGainM: 0.018,
-  /** Kept between a float's height and what bounds it, m. */
-  windowMarginM: 0.01,
-  /** The dead-band holds this many times what the hose gives back. */
-  drainBackFactor: 1.5,
-  /** The shortest sensible run, s. */
-  shortestRunS: 10,
-  /** More starts an hour than this wear a pump. */
-  mostStartsPerHour: 20,
-  /** Sucking air for longer than this harms a pump, s. */
-  dryRunS: 1,
   dropML: 0.05,
-  /** A boat left alone from Friday evening to Monday morning, days. */
-  weekendDays: 2.5,
 } as const;
 
 /** Battery behaviour by chemistry, scaled from 100 Ah; charge is used down to the one share, and nothing comes out at the other. */

@@ -4,6 +4,8 @@ export * from './conductors';
 export * from './copper';
 export * from './defaults';
 export * from './dropSchools';
+export * from './joints';
+export * from './ourRules';
 export * from './protection';
 export * from './pumpCatalogue';
 export * from './ruleSets';

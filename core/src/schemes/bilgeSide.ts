@@ -2,7 +2,7 @@ import { findSize, minimumSize } from '../reference';
 import type { TerminalRef } from '../circuit';
 import { at, piece } from './pieces';
 import type { ExistingLink, PlannedConductor, PlanPiece, SurveyedCircuit } from './plan';
-import { leadRun, legRun } from './runs';
+import { autoRun, leadRun, legRun } from './runs';
 import { plannedJoint, pumpPart } from './standardParts';
 
 /** Leads up to this length may be under the least size. Source: ABYC E-11 (7 in). */
@@ -78,7 +78,7 @@ export function autoConductor(circuit: SurveyedCircuit, from: TerminalRef, to: T
     role: 'auto',
     colour: { base: 'brown', stripe: 'white' },
     behind: ['auto-fuse'],
-    ...legRun(circuit, 'panelToBilge'),
+    ...autoRun(circuit),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { TerminalRef } from '../circuit';
 import { legFuses } from './legFuses';
-import { piece } from './pieces';
+import { at, link, piece } from './pieces';
 import type { PlanPiece, Surveyed } from './plan';
 import { onOffPart } from './standardParts';
 import { supplySide, type LiveEnds } from './supplySide';
@@ -12,11 +12,17 @@ export interface HotPanel {
   readonly autoFrom: TerminalRef;
 }
 
-/** A panel with a switch for manual and a way past it that is always live. */
+/** A panel with a switch for manual and a way past it that is always live, or live unless manual is on. */
 export function hotPanel(surveyed: Surveyed, switchName: string): HotPanel {
   const { circuit } = surveyed;
   const { toSwitch, autoFrom, autoTo, piece: fuses } = legFuses(circuit);
   const ends: LiveEnds = { switch: toSwitch, ...(autoTo ? { auto: autoTo } : {}) };
   const supply = supplySide(surveyed, ends, autoTo ? [] : ['auto']);
-  return { pieces: [supply, fuses, piece([onOffPart(circuit, switchName, 'manual')])], autoFrom };
+  const breaksAuto = circuit.panel?.manualBreaksAuto === true;
+  const panel = piece(
+    [onOffPart(circuit, switchName, 'manual', breaksAuto)],
+    [],
+    breaksAuto ? [link('auto-through-switch', autoFrom, at('switch', 'auto-in'), { base: 'red' })] : [],
+  );
+  return { pieces: [supply, fuses, panel], autoFrom: breaksAuto ? at('switch', 'auto-out') : autoFrom };
 }

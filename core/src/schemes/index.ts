@@ -1,5 +1,6 @@
 export * from './outline';
 export * from './plan';
+export * from './planCircuit';
 export * from './registry';
 export * from './rewire';
 export { motorOf } from './standardParts';

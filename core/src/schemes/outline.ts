@@ -1,6 +1,6 @@
 import type { Battery, Circuit, Leg } from '../job';
 import type { Plan } from './plan';
-import { schemeOf } from './registry';
+import { planCircuit } from './planCircuit';
 
 /**
  * How a circuit is wired while its survey is still open: what is missing is
@@ -9,7 +9,7 @@ import { schemeOf } from './registry';
 export function outlinePlan(circuit: Circuit, battery: Battery): Plan {
   const measured = (leg: Leg): Leg => ({ ...leg, lengthM: leg.lengthM ?? 1 });
   const { sourceToPanel, panelToBilge, bilgeToNegative } = circuit.legs;
-  return schemeOf(circuit).plan({
+  return planCircuit({
     circuit: {
       ...circuit,
       pump: { ...circuit.pump, currentA: circuit.pump.currentA ?? 1 },

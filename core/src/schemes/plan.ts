@@ -40,8 +40,10 @@ export interface PlannedConductor {
   readonly givenSize?: string;
   /** Another conductor whose size this one takes over. */
   readonly sameSizeAs?: string;
-  /** True where it may be under the least size, with the reason. */
+  /** Why it may be under the least size, where it may. */
   readonly underLeastBecause?: string;
+  /** Of a conductor in a sheathed multicore: the most of it that is outside the sheath, m. */
+  readonly unsheathedM?: number;
   /** Fuses beside the circuit's own that protect it, where the circuit has them; in parallel their ratings add up. */
   readonly behind?: readonly string[];
 }
@@ -51,6 +53,8 @@ export interface PlannedRun {
   readonly lengthM: number;
   readonly insulationC: number;
   readonly engineSpace: boolean;
+  /** Temperature of its copper, °C. */
+  readonly temperatureC: number;
   /** Conductors bundled tightly together, this one counted; left out: no bundling factor. */
   readonly bundled?: number;
 }

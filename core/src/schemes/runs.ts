@@ -2,14 +2,28 @@ import { defaults } from '../reference';
 import type { Circuit, LegKey } from '../job';
 import type { PlannedConductor, PlannedRun } from './plan';
 
-type Routed = Pick<PlannedConductor, 'leg' | 'lengthM' | 'runs' | 'duty'>;
+type Routed = Pick<PlannedConductor, 'leg' | 'lengthM' | 'runs' | 'duty' | 'unsheathedM'>;
 
 /** How a conductor in a surveyed leg runs, with the defaults for what was left open and its slack added. */
 export function legRun(circuit: Circuit, leg: LegKey, duty: Routed['duty'] = 'pump'): Routed {
-  const { lengthM, slackM, insulationC, engineSpace, bundled, further = [] } = circuit.legs[leg];
+  const { lengthM } = circuit.legs[leg];
   if (lengthM === undefined) throw new RangeError(`The leg ${leg} has no length yet.`);
+  return runOf(circuit, leg, lengthM, duty);
+}
+
+/** How the auto conductor runs: with manual, or by a way of its own where it has one. */
+export function autoRun(circuit: Circuit): Routed {
+  const { autoLengthM } = circuit.legs.panelToBilge;
+  return autoLengthM === undefined
+    ? legRun(circuit, 'panelToBilge')
+    : runOf(circuit, 'panelToBilge', autoLengthM, 'pump');
+}
+
+function runOf(circuit: Circuit, leg: LegKey, lengthM: number, duty: Routed['duty']): Routed {
+  const { slackM, insulationC, engineSpace, bundled, further = [], multicore, unsheathedM } = circuit.legs[leg];
   const first = { lengthM: lengthM + (slackM ?? 0), insulationC, engineSpace, bundled };
-  return routed(leg, [first, ...further].map(withDefaults), duty);
+  const run = routed(leg, [first, ...further].map(withDefaults), duty);
+  return multicore ? { ...run, unsheathedM: unsheathedM ?? 0 } : run;
 }
 
 /** The stub from the source to the fuse: it runs in the surroundings of the feed's first piece. */
@@ -46,6 +60,7 @@ function withDefaults({ lengthM, insulationC, engineSpace, bundled }: SurveyedRu
     lengthM,
     insulationC: insulationC ?? defaults.insulationC,
     engineSpace: engineSpace ?? false,
+    temperatureC: engineSpace ? defaults.engineSpaceC : defaults.conductorC,
     ...(bundled === undefined ? {} : { bundled }),
   };
 }

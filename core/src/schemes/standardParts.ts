@@ -80,14 +80,15 @@ export function threeWayPart({ manual }: Circuit): PlannedPart {
   };
 }
 
-/** The on/off switch of the panel. */
-export function onOffPart({ manual }: Circuit, name: string, role: Role = 'supply'): PlannedPart {
+/** The on/off switch of the panel; one that breaks auto opens the auto leg while it is on. */
+export function onOffPart({ manual }: Circuit, name: string, role: Role = 'supply', breaksAuto = false): PlannedPart {
   return {
     part: {
       kind: 'on-off-switch',
       id: 'switch',
       momentary: manual === 'momentary',
       contactOhm: defaults.switchContactOhm,
+      ...(breaksAuto ? { breaksAuto } : {}),
     },
     name,
     band: 'panel',

@@ -1,3 +1,4 @@
+import { everyHeight, isIn, whereEnough, within, type Interval, type Piece } from './intervals';
 import { riseAt, type Slopes } from './pose';
 import { rootOf, type PosedWell } from './well';
 
@@ -45,6 +46,8 @@ export interface WindowQuestion {
   readonly marginM: number;
   readonly drainBackFactor: number;
   readonly shortestRunS: number;
+  /** How far above the first pump's float this one is recommended to switch on, m. */
+  readonly abovePrimaryM: number;
 }
 
 export interface Bound {
@@ -56,16 +59,20 @@ export interface Bound {
 
 /** The heights of a float's base at which its pump cycles as it should in every attitude. */
 export interface FloatWindow {
-  /** Lowest and highest, m over the pump's base; null where nothing bounds that end. */
+  /** Lowest and highest of the piece that is meant, m over the pump's base; null where nothing bounds that end. */
   readonly minM: number | null;
   readonly maxM: number | null;
   readonly lowBound: Bound | null;
   readonly highBound: Bound | null;
   /** Whether some height keeps every rule. */
   readonly open: boolean;
+  /** Every piece of the window, the lowest first; the lowest is meant. A well that narrows upwards may have several. */
+  readonly pieces: readonly Piece[];
   /** A rule that no height can keep: the float, hose or delay must change. */
   readonly never: Bound | null;
-  /** From this height up runs are not too short either; null where no height reaches that. */
+  /** Heights at which runs are not too short either, within the pieces. */
+  readonly comfort: readonly Interval[];
+  /** The lowest of them; null where no height reaches that. */
   readonly comfortMinM: number | null;
   readonly recommendedM: number | null;
 }
@@ -74,63 +81,94 @@ export interface FloatWindow {
 export const SLACK_M = 1e-9;
 /** No float hangs higher than this over its pump, m. */
 const HIGHEST_M = 5;
+/** Steps in which a well that narrows is looked through, m. */
+const STEP_M = 0.002;
 
-interface Low {
-  zM: number;
-  bound: Bound;
+interface Rule {
+  readonly bound: Bound;
+  readonly intervals: readonly Interval[];
 }
+
+const from = (fromM: number): Interval[] => [{ fromM, toM: Infinity }];
+const upTo = (toM: number): Interval[] => [{ fromM: -Infinity, toM }];
 
 /** The window of a float over all poses. */
 export function floatWindow(question: WindowQuestion): FloatWindow {
-  let low: Low | null = null;
-  let high: Low | null = null;
-  let never: Bound | null = null;
-  const raise = (zM: number, bound: Bound) => {
-    if (!low || zM > low.zM + SLACK_M) low = { zM, bound };
-  };
-  const lower = (zM: number, bound: Bound) => {
-    if (!high || zM < high.zM - SLACK_M) high = { zM, bound };
-  };
-  for (const pose of question.poses) {
-    raise(pose.floorM, { rule: 'floor', pose: pose.id });
-    if (question.pumps) raise(primeMin(question, pose), { rule: 'prime', pose: pose.id });
-    if (pose.afterM !== null)
-      raise(pose.afterM - question.float.onM + riseOf(question, pose), { rule: 'order', pose: pose.id });
-    if (pose.limit)
-      lower(limitMax(question, pose, pose.limit.levelM), { rule: 'limit', pose: pose.id, about: pose.limit.id });
-  }
-  if (question.pumps) {
-    for (const pose of question.poses) {
-      const needM3 = pose.drainBackM3 * question.drainBackFactor;
-      const from = lowOf(low);
-      const zM = spanMin(question, pose, needM3, from);
-      if (zM === null) never ??= { rule: 'drain-back', pose: pose.id };
-      else if (zM > from) raise(zM, { rule: 'drain-back', pose: pose.id });
-    }
-  }
-  const minM = low ? lowOf(low) : null;
-  const maxM = (high as Low | null)?.zM ?? null;
-  const open = never === null && (minM === null || maxM === null || minM <= maxM + SLACK_M);
-  const comfortMinM = comfortOf(question, minM ?? -HIGHEST_M);
+  const bounded = question.poses.flatMap((pose) => levelRules(question, pose));
+  const lowest = Math.max(-HIGHEST_M, ...bounded.flatMap(({ intervals }) => intervals.map(({ fromM }) => fromM)));
+  const spans = question.pumps ? question.poses.map((pose) => spanRule(question, pose, 'drain-back', lowest)) : [];
+  const rules = [...bounded, ...spans];
+  const never = spans.find(({ intervals }) => intervals.length === 0)?.bound ?? null;
+  const pieces = rules.reduce<readonly Piece[]>(
+    (left, { intervals, bound }) => within(left, intervals, bound, SLACK_M),
+    everyHeight,
+  );
+  const [meant] = pieces;
+  const comfort = meant ? comfortOf(question, pieces) : [];
+  const ends = meant ?? clashing(rules);
+  const [minM, maxM] = [finite(ends.fromM), finite(ends.toM)];
+  const open = never === null && meant !== undefined;
+  const inMeant = comfort.find(({ fromM }) => meant !== undefined && fromM <= meant.toM + SLACK_M) ?? comfort[0];
+  const comfortMinM = inMeant ? Math.max(inMeant.fromM, -HIGHEST_M) : null;
   return {
     minM,
     maxM,
-    lowBound: (low as Low | null)?.bound ?? null,
-    highBound: (high as Low | null)?.bound ?? null,
+    lowBound: ends.lowBound,
+    highBound: ends.highBound,
     open,
+    pieces: open ? pieces : [],
     never,
+    comfort,
     comfortMinM,
-    recommendedM: open ? recommendedFor(question, minM, maxM, comfortMinM) : null,
+    recommendedM: open ? recommendedFor(question, minM, maxM, inMeant ?? null) : null,
   };
 }
 
-/** Whether a float as placed keeps a window. */
-export function isWithin({ minM, maxM, never }: FloatWindow, zM: number): boolean {
-  return never === null && (minM === null || zM >= minM - SLACK_M) && (maxM === null || zM <= maxM + SLACK_M);
+const finite = (metres: number) => (Number.isFinite(metres) ? metres : null);
+
+/** The rules that bound a float by levels. */
+function levelRules(question: WindowQuestion, pose: WindowPose): Rule[] {
+  const { float, pumps } = question;
+  const rise = riseOf(question, pose);
+  return [
+    ...(Number.isFinite(pose.floorM) ? [{ bound: { rule: 'floor', pose: pose.id } as const, intervals: from(pose.floorM) }] : []),
+    ...(pumps ? [{ bound: { rule: 'prime', pose: pose.id } as const, intervals: from(primeMin(question, pose)) }] : []),
+    ...(pose.afterM !== null
+      ? [{ bound: { rule: 'order', pose: pose.id } as const, intervals: from(pose.afterM - float.onM + rise) }]
+      : []),
+    ...(pose.limit
+      ? [
+          {
+            bound: { rule: 'limit', pose: pose.id, about: pose.limit.id } as const,
+            intervals: upTo(limitMax(question, pose, pose.limit.levelM)),
+          },
+        ]
+      : []),
+  ];
 }
 
-function lowOf(low: Low | null): number {
-  return low?.zM ?? -HIGHEST_M;
+/** Where enough water lies between on and off in a pose; in a well that narrows upwards that may end above, and begin again. */
+function spanRule(question: WindowQuestion, pose: WindowPose, rule: 'drain-back' | 'short-run', fromM: number): Rule {
+  const { drainBackFactor, shortestRunS } = question;
+  const needM3 = pose.drainBackM3 * drainBackFactor + (rule === 'short-run' ? shortestRunS * pose.flow : 0);
+  return { bound: { rule, pose: pose.id }, intervals: enoughFrom(question, pose, needM3, fromM) };
+}
+
+/** Where no height serves: the highest of what bounds it below against the lowest of what bounds it above. */
+function clashing(rules: readonly Rule[]): Piece {
+  let ends: Piece = { fromM: -Infinity, toM: Infinity, lowBound: null, highBound: null };
+  for (const { intervals, bound } of rules) {
+    const [first, last] = [intervals[0], intervals[intervals.length - 1]];
+    if (!first || !last) continue;
+    if (first.fromM > ends.fromM + SLACK_M) ends = { ...ends, fromM: first.fromM, lowBound: bound };
+    if (last.toM < ends.toM - SLACK_M) ends = { ...ends, toM: last.toM, highBound: bound };
+  }
+  return ends;
+}
+
+/** Whether a float as placed keeps a window. */
+export function isWithin({ pieces }: FloatWindow, zM: number): boolean {
+  return isIn(pieces, zM, SLACK_M);
 }
 
 /** How much higher the water stands at the float than at the pump. */
@@ -162,58 +200,63 @@ function spanM3(question: WindowQuestion, pose: WindowPose, zM: number): number 
   return pose.well.volumeM3(atPump + float.onM) - pose.well.volumeM3(atPump + float.offM) + float.runOnS * pose.flow;
 }
 
-/** The lowest height, from one upwards, at which a volume lies between on and off; null where none is. */
-function spanMin(question: WindowQuestion, pose: WindowPose, needM3: number, fromM: number): number | null {
-  const enough = (zM: number) => spanM3(question, pose, zM) - needM3;
+/** The heights from one upwards at which a volume lies between on and off. */
+function enoughFrom(question: WindowQuestion, pose: WindowPose, needM3: number, fromM: number): Interval[] {
   // A thousandth of a millilitre is kept as equal.
   const slackM3 = 1e-9 * Math.max(1e-3, needM3);
-  if (enough(fromM) >= -slackM3) return fromM;
-  if (enough(fromM + HIGHEST_M) >= -slackM3) return rootOf((zM) => enough(zM) + slackM3, fromM, fromM + HIGHEST_M);
-  if (!pose.well.narrows) return null;
-  // A well that narrows upwards may hold enough at some height between.
-  for (let zM = fromM; zM <= fromM + HIGHEST_M; zM += 0.001)
-    if (enough(zM) >= -slackM3) return rootOf((z) => enough(z) + slackM3, zM - 0.001, zM);
-  return null;
+  const enough = (zM: number) => spanM3(question, pose, zM) - needM3 + slackM3;
+  if (pose.well.narrows) {
+    const topM = Math.max(fromM, pose.well.evenFromM + riseOf(question, pose) - question.float.offM) + STEP_M;
+    const found = whereEnough(enough, fromM, Math.min(topM, fromM + HIGHEST_M), STEP_M, true);
+    return found.map((one, index) => (index === 0 && one.fromM === fromM ? { ...one, fromM: -Infinity } : one));
+  }
+  // Elsewhere a well only widens upwards: what is enough once is enough above.
+  if (enough(fromM) >= 0) return [{ fromM: -Infinity, toM: Infinity }];
+  if (enough(fromM + HIGHEST_M) < 0) return [];
+  return from(rootOf(enough, fromM, fromM + HIGHEST_M));
 }
 
-function comfortOf(question: WindowQuestion, minM: number): number | null {
-  if (!question.pumps) return minM;
-  let zM = minM;
-  for (const pose of question.poses) {
-    const needM3 = pose.drainBackM3 * question.drainBackFactor + question.shortestRunS * pose.flow;
-    const least = spanMin(question, pose, needM3, zM);
-    if (least === null) return null;
-    zM = least;
-  }
-  return zM;
+/** Within the window, where runs are long enough as well. */
+function comfortOf(question: WindowQuestion, pieces: readonly Piece[]): Interval[] {
+  if (!question.pumps) return [...pieces];
+  const lowest = Math.max(-HIGHEST_M, pieces[0]?.fromM ?? -HIGHEST_M);
+  return question.poses.reduce<readonly Piece[]>((left, pose) => {
+    const { intervals, bound } = spanRule(question, pose, 'short-run', lowest);
+    return within(left, intervals, bound, SLACK_M);
+  }, pieces).map(({ fromM, toM }) => ({ fromM, toM }));
 }
 
 /** An alarm with no pump’s float to come after would be heard at every rain if it hung low: it goes to the middle. */
 function recommendedFor(
-  { pumps, poses, marginM }: WindowQuestion,
+  { pumps, poses, marginM, abovePrimaryM }: WindowQuestion,
   minM: number | null,
   maxM: number | null,
-  comfortM: number | null,
+  comfort: Interval | null,
 ): number | null {
-  const free = !pumps && poses.every(({ afterM }) => afterM === null);
-  if (free && minM !== null && maxM !== null) return Math.round(500 * (minM + maxM)) / 1000;
-  return recommended(minM, maxM, comfortM, marginM);
+  const after = poses.some(({ afterM }) => afterM !== null);
+  if (!pumps && !after && minM !== null && maxM !== null) return Math.round(500 * (minM + maxM)) / 1000;
+  // A float that comes after another hangs so far above it that slop does not call.
+  const marginBelowM = after ? Math.max(marginM, abovePrimaryM) : marginM;
+  return recommended(minM, maxM, comfort, marginM, marginBelowM);
 }
 
 /** As low as leaves a margin to the lower bound and a run that is long enough, and clear of the upper bound by the margin too. */
 function recommended(
   minM: number | null,
   maxM: number | null,
-  comfortM: number | null,
+  comfort: Interval | null,
   marginM: number,
+  marginBelowM: number,
 ): number | null {
   if (minM === null) return maxM === null ? null : down(maxM - marginM);
-  const wished = Math.max(minM + marginM, comfortM ?? 0);
-  if (maxM === null || wished <= maxM - marginM) return up(wished);
-  const middle = (minM + maxM) / 2;
-  const clear = Math.max(middle, Math.min(wished, maxM - marginM));
+  const wished = Math.max(minM + marginBelowM, comfort && Number.isFinite(comfort.fromM) ? comfort.fromM : 0);
+  const mostM = Math.min(maxM ?? Infinity, comfort?.toM ?? Infinity) - marginM;
+  if (wished <= mostM) return up(wished);
+  const highestM = maxM ?? Infinity;
+  const middle = Number.isFinite(highestM) ? (minM + highestM) / 2 : wished;
+  const clear = Math.min(highestM, Math.max(middle, Math.min(wished, highestM - marginM)));
   const rounded = Math.round(clear * 1000) / 1000;
-  return rounded >= minM && rounded <= maxM ? rounded : clear;
+  return rounded >= minM && rounded <= highestM ? rounded : clear;
 }
 
 const up = (metres: number) => Math.ceil(metres * 1000 - 1e-6) / 1000;

@@ -21,6 +21,8 @@ export interface Hose {
   /** Sum of the minor losses' coefficients, the exit counted. */
   readonly minorK: number;
   readonly checkValve: boolean;
+  /** Top of its vented loop, where it has one of known height. */
+  readonly loop?: Omit<HosePoint, 'alongM'>;
 }
 
 export const GRAVITY = 9.80665;
@@ -64,13 +66,19 @@ export function areaM2(boreM: number): number {
 }
 
 /** Height of a point above the pump with the boat in an attitude, measured square to the water's surface's slopes, m. */
-function heightIn(slopes: Slopes, point: HosePoint): number {
+function heightIn(slopes: Slopes, point: Omit<HosePoint, 'alongM'>): number {
   return point.heightM - riseAt(slopes, point);
 }
 
 /** Height of the hose's highest point over the pump's own water, m: take the water's level off it to get the lift. */
-export function highestM({ route }: Hose, slopes: Slopes): number {
-  return Math.max(...route.map((point) => heightIn(slopes, point)));
+export function highestM({ route, loop }: Hose, slopes: Slopes): number {
+  const heights = route.map((point) => heightIn(slopes, point));
+  return Math.max(...heights, ...(loop ? [loopM(loop, slopes)] : []));
+}
+
+/** Height of a vented loop's top over the pump's own water, m. */
+export function loopM(loop: NonNullable<Hose['loop']>, slopes: Slopes): number {
+  return heightIn(slopes, loop);
 }
 
 /** Height of the outlet over the pump's own water, m. */

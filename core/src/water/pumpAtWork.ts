@@ -1,4 +1,4 @@
-import { defaults } from '../reference';
+import { ourRules } from '../reference';
 import type { PumpRun, SimFloat, SimPump } from './simQuestion';
 
 /** Half an hour on with the water no lower means that a pump never stops. */
@@ -176,7 +176,7 @@ export class PumpAtWork {
       this.longestS = Math.max(this.longestS, ranS);
       this.shortestS = Math.min(this.shortestS, ranS);
       const { drainBackM3 } = this.pump;
-      if (drainBackM3 > 0 && this.runOutM3 < (defaults.drainBackFactor - 1) * drainBackM3 - 1e-9) this.ownWater += 1;
+      if (drainBackM3 > 0 && this.runOutM3 < (ourRules.drainBackFactor.value - 1) * drainBackM3 - 1e-9) this.ownWater += 1;
     }
     this.endDry();
     return this.giveBack();

@@ -19,6 +19,19 @@ export function parabola(shutOffM: number, openFlow: number): PumpCurve {
   };
 }
 
+/** Share of flow and head that a centrifugal pump keeps when it turns the wrong way. */
+export const REVERSED_SHARE = 0.4;
+
+/** A pump's curve when it turns the wrong way: Q and H × 0.4. */
+export function reversedCurve({ headM, slope, shutOffM, openFlow }: PumpCurve): PumpCurve {
+  return {
+    headM: (flow) => REVERSED_SHARE * headM(flow / REVERSED_SHARE),
+    slope: (flow) => slope(flow / REVERSED_SHARE),
+    shutOffM: REVERSED_SHARE * shutOffM,
+    openFlow: REVERSED_SHARE * openFlow,
+  };
+}
+
 /** A point of a maker's curve, already at label speed. */
 export interface CurvePoint {
   readonly flow: number;

@@ -24,9 +24,9 @@ export interface Section {
 }
 
 /**
- * A section with the surface rising by `slope` metres a metre to starboard.
- * Areas are exact. A table tells nothing of the shape across, so there the surface counts at the middle: what it gains
- * on one side it loses on the other.
+ * A section with the surface rising by `slope` metres a metre to starboard. Areas
+ * are exact. A table of areas is taken as symmetric about its centre line: between
+ * two rows its half-breadth is half of what the area gains a metre of height.
  */
 export function sectionOf(shape: SectionShape, slope: number): Section {
   switch (shape.kind) {
@@ -37,7 +37,7 @@ export function sectionOf(shape: SectionShape, slope: number): Section {
     case 'round':
       return round(shape.radiusM, slope);
     case 'table':
-      return tabled(shape.rows);
+      return tabled(shape.rows, slope);
     default:
       return shape satisfies never;
   }
@@ -99,17 +99,47 @@ function wetOf(c: number, slope: number, radius: number): readonly [number, numb
   return [Math.max(-radius, from), Math.min(radius, to)];
 }
 
-function tabled(rows: readonly { readonly heightM: number; readonly areaM2: number }[]): Section {
+/** A stretch of a table between two rows: as wide all the way up as its area says. */
+interface Slab {
+  readonly lowM: number;
+  /** Infinite for the last: above the table its walls go on upright. */
+  readonly highM: number;
+  readonly halfM: number;
+}
+
+function slabsOf(rows: readonly { readonly heightM: number; readonly areaM2: number }[]): Slab[] {
   const known = [{ heightM: 0, areaM2: 0 }, ...rows.filter(({ heightM }) => heightM > 0)].sort(
     (a, b) => a.heightM - b.heightM,
   );
+  return known.flatMap((low, at): Slab[] => {
+    const high = known[at + 1];
+    if (!high) return [];
+    const halfM = (high.areaM2 - low.areaM2) / (high.heightM - low.heightM) / 2;
+    return [{ lowM: low.heightM, highM: at + 2 === known.length ? Infinity : high.heightM, halfM }];
+  });
+}
+
+/** Slabs one on the other, each under its own part of the sloping surface: ∫ of what lies above its foot less what lies above its head. */
+function tabled(rows: readonly { readonly heightM: number; readonly areaM2: number }[], slope: number): Section {
+  const slabs = slabsOf(rows);
+  const above = (depth: number, half: number) =>
+    half > 0 ? wedge(depth, slope, half) + wedge(depth, -slope, half) : 0;
   const areaM2 = (depth: number): number => {
-    if (depth <= 0) return 0;
-    let above = known.findIndex(({ heightM }) => heightM >= depth);
-    if (above < 0) above = known.length - 1;
-    const [low, high] = [known[above - 1], known[above]];
-    if (!low || !high) return 0;
-    return low.areaM2 + ((high.areaM2 - low.areaM2) * (depth - low.heightM)) / (high.heightM - low.heightM);
+    let area = 0;
+    for (const { lowM, highM, halfM } of slabs) {
+      area += above(depth - lowM, halfM);
+      if (highM !== Infinity) area -= above(depth - highM, halfM);
+    }
+    return Math.max(0, area);
   };
-  return { areaM2, breaks: known.map(({ heightM }) => heightM), rooted: false, floorM: () => 0 };
+  const edges = slabs.flatMap(({ lowM, highM, halfM }) => {
+    const reach = Math.abs(slope) * halfM;
+    return [lowM - reach, lowM + reach, ...(highM === Infinity ? [] : [highM - reach, highM + reach])];
+  });
+  return {
+    areaM2,
+    breaks: [...new Set(edges)].sort((one, other) => one - other),
+    rooted: false,
+    floorM: (offset) => slabs.find(({ halfM }) => Math.abs(offset) <= halfM + 1e-12)?.lowM ?? Infinity,
+  };
 }

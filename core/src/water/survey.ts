@@ -4,6 +4,7 @@ import { defaults, levelSensors, type LevelSensor } from '../reference';
 import type { PlacedFloat } from './floatWindow';
 import { minorLoss, roughnessOf, type Hose, type HosePoint } from './hose';
 import type { Ingress } from './ingress';
+import { riseAt, slopesOf } from './pose';
 import { parabola, throughPoints, type PumpCurve } from './pumpCurve';
 import type { Well } from './well';
 
@@ -41,6 +42,9 @@ export function hoseFrom(survey: HoseSurvey): Hose {
     yM,
   }));
   if (!first || !second) throw new RangeError('A hose goes from the pump to its outlet: at least two points.');
+  const points = [first, second, ...rest];
+  const highest = points.reduce((top, point) => (point.heightM > top.heightM ? point : top), first);
+  const { ventedLoop = false, ventedLoopM } = survey;
   return {
     boreM,
     roughnessM: roughnessOf(wall, boreM),
@@ -52,6 +56,10 @@ export function hoseFrom(survey: HoseSurvey): Hose {
       (checkValve ? minorLoss.checkValve : 0) +
       (skinFitting ? minorLoss.skinFitting : 0),
     checkValve,
+    // A loop stands in the hose where that is highest, and lifts its top there.
+    ...(ventedLoop && ventedLoopM !== undefined
+      ? { loop: { heightM: ventedLoopM, xM: highest.xM, yM: highest.yM } }
+      : {}),
   };
 }
 
@@ -123,7 +131,8 @@ export function ingressFrom(sources: readonly IngressSource[], pose: Pose): Ingr
         return {
           kind: 'opening',
           areaM2: (Math.PI * source.diameterM ** 2) / 4,
-          heightM: source.heightM,
+          // Its level at the pump, where the surface slopes: inside and outside slope alike.
+          heightM: source.heightM - riseAt(slopesOf(pose), { xM: source.xM ?? 0, yM: source.yM ?? 0 }),
           outsideM: pose.outsideM ?? source.outsideM ?? DRY_OUTSIDE_M,
         };
       case 'script':

@@ -37,7 +37,7 @@ export function isInside(well: Well, place: { readonly xM: number; readonly yM: 
   return place.xM >= well.aftM - slack && place.xM <= well.foreM + slack && Number.isFinite(floorAt(well, place));
 }
 
-/** Height of the well's floor at a place, over the pump's base, m; infinite beyond its walls. A table is taken as flat across. */
+/** Height of the well's floor at a place, over the pump's base, m; infinite beyond its walls. */
 export function floorAt(well: Well, { xM, yM }: { readonly xM: number; readonly yM: number }): number {
   return well.floorM + xM * well.floorSlope + sectionOf(well.shape, 0).floorM(yM - well.centreYM);
 }
@@ -53,6 +53,8 @@ export interface PosedWell {
   levelM(volumeM3: number): number;
   /** Whether the well may narrow upwards, so that a float’s dead-band can hold less higher up. */
   readonly narrows: boolean;
+  /** From this level at the pump upwards its sides are upright, m: more height holds evenly more. */
+  readonly evenFromM: number;
   /** Highest level at which the pool is dry, m. */
   readonly dryM: number;
 }
@@ -81,7 +83,9 @@ export function posedWell(pool: Well, slopes: Slopes): PosedWell {
     while (volumeM3(high) < volume && high < dryM + 1e4) high = dryM + 2 * (high - dryM);
     return rootOf((level) => volumeM3(level) - volume, dryM, high);
   };
-  return { volumeM3, levelM, narrows: narrows(pool), dryM };
+  const lastBreak = section.breaks[section.breaks.length - 1] ?? 0;
+  const shallowest = Math.min(tilt * aftM, tilt * foreM);
+  return { volumeM3, levelM, narrows: narrows(pool), dryM, evenFromM: lastBreak - shallowest - overOf(0) };
 }
 
 /** ∫ area(over + tilt·x) dx between the pool's ends. */

@@ -1,8 +1,9 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Job } from '@harbor-latch/core/job/index';
+import { readJob } from '@harbor-latch/core/file/index';
+import { JOB_VERSION, type Job } from '@harbor-latch/core/job/index';
 import { and, asc, desc, eq, lt, max, ne, sql } from 'drizzle-orm';
 import type { Database } from './connect';
-import { boats, revisions } from './schema';
+import { boats, revisions, type RowJob } from './schema';
 
 /** A boat as stored. */
 export interface StoredBoat {
@@ -28,8 +29,19 @@ const stored = ({ id, version, savedAt, job }: Row): StoredBoat => ({
   id,
   version,
   savedAt: savedAt.toISOString(),
-  job,
+  job: ofToday(job),
 });
+
+/**
+ * A stored job in today's version; rows keep the version that they were written in.
+ * @throws Error for a row that no version could have written.
+ */
+function ofToday(job: RowJob): Job {
+  if (job.version === JOB_VERSION) return { ...job, version: JOB_VERSION };
+  const read = readJob(job);
+  if (!read.ok) throw new Error(`A stored boat cannot be read: ${read.problems[0].path} ${read.problems[0].message}`);
+  return read.job;
+}
 
 /** The boats of the yard, in the order in which they were added. */
 export class BoatStore {

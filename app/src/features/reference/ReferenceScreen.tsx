@@ -1,19 +1,4 @@
-import {
-  awgAmpacity,
-  batteryChemistry,
-  cautions,
-  conductorSizes,
-  defaults,
-  dropSchools,
-  metricAmpacity,
-  minimumSize,
-  protectionFamilies,
-  protectionPlace,
-  pumpCatalogue,
-  ruleSets,
-  type AmpacityTable,
-  type CableFamily,
-} from '@harbor-latch/core/reference/index';
+import { awgAmpacity, batteryChemistry, cautions, conductorSizes, defaults, dropSchools, metricAmpacity, minimumSize, ourRules, protectionFamilies, protectionPlace, pumpCatalogue, ruleSets, type AmpacityTable, type CableFamily } from '@harbor-latch/core/reference/index';
 import { formatOpening, plainNumber } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { Screen } from '../../ui/Screen';
@@ -152,7 +137,7 @@ function defaultRows(): string[][] {
     ['Float contact', `${defaults.floatContactOhm * 1000} mΩ`],
     ['Winding', `label volts ÷ (${defaults.lockedOverLabel} × label amperes)`],
     ['Label volts', `${defaults.labelV} V, flow at ${defaults.openFlowV} V`],
-    ['Starting inrush', `${defaults.inrushSupplyV} V for ${defaults.inrushS} s`],
+    ['Starting inrush', `${defaults.inrushSupplyV} V for ${ourRules.inrushS.value} s`],
     ['LED', `${defaults.ledDropV} V and ${defaults.ledOhm} Ω`],
     ['Filament lamp', `${defaults.pilotLampOhm} Ω`],
     ...Object.values(batteryChemistry).map(({ name, emptyV, spanV, internalOhmAt100Ah }) => [

@@ -12,6 +12,8 @@ export interface AlarmPart {
   readonly id: string;
   /** Volts of its own battery; left out: fed from the circuit. */
   readonly ownV?: number;
+  /** Of its sounder; left out: the default. */
+  readonly ohm?: number;
 }
 
 export const alarm: PartKind<AlarmPart> = {
@@ -19,15 +21,15 @@ export const alarm: PartKind<AlarmPart> = {
   /** Muted is "manual", since a hand has put it there. */
   positions: ['off', 'manual'],
   terminals: () => ['plus', 'minus'],
-  elements: ({ ownV }, node, { position }) => {
+  elements: ({ ownV, ohm: sounderOhm = defaults.alarmOhm }, node, { position }) => {
     const muted = position === 'manual';
     const [plus, minus] = [node('plus'), node('minus')];
     if (ownV !== undefined) {
       // Sounder and light stand in the loop with its battery, so muting makes the loop draw less.
-      const ohm = muted ? defaults.alarmLightOhm : parallelOhm(defaults.alarmOhm, defaults.alarmLightOhm);
+      const ohm = muted ? defaults.alarmLightOhm : parallelOhm(sounderOhm, defaults.alarmLightOhm);
       return [source(plus, minus, ownV, ohm)];
     }
-    return loads(plus, minus, muted);
+    return loads(plus, minus, muted, sounderOhm);
   },
   word: ({ ownV }, { position, volts, amps }) => {
     const muted = position === 'manual';
@@ -40,10 +42,10 @@ export const alarm: PartKind<AlarmPart> = {
 
 const ALARM_TRIPS_A = 0.002;
 
-function loads(plus: number, minus: number, muted: boolean): Element[] {
+function loads(plus: number, minus: number, muted: boolean, sounderOhm: number): Element[] {
   return [
     resistance(plus, minus, defaults.alarmLightOhm),
-    ...(muted ? [] : [resistance(plus, minus, defaults.alarmOhm)]),
+    ...(muted ? [] : [resistance(plus, minus, sounderOhm)]),
   ];
 }
 

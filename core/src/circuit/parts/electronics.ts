@@ -6,8 +6,9 @@ export function works(volts: number, working: boolean): boolean {
   return working ? volts >= defaults.sensorDropOutV : volts >= defaults.sensorWakeV;
 }
 
-/** What electronics draw when they have volts the right way round: 5 mA at 12 V, nothing reversed. */
-export function standingDraw(plus: number, minus: number): Element {
-  const { labelV, diodeDropV, sensorDrawA } = defaults;
-  return diodeBetween(plus, minus, diodeDropV, (labelV - diodeDropV) / sensorDrawA);
+/** What electronics draw when they have volts the right way round, by default 5 mA at 12 V; nothing reversed. */
+export function standingDraw(plus: number, minus: number, drawA: number = defaults.sensorDrawA): Element {
+  const { labelV, diodeDropV } = defaults;
+  // What draws nothing is left as a resistance too large to be felt.
+  return diodeBetween(plus, minus, diodeDropV, (labelV - diodeDropV) / Math.max(drawA, 1e-9));
 }

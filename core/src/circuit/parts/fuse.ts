@@ -9,20 +9,22 @@ export interface FusePart {
   readonly family: ProtectionKind;
   readonly ratingA: number;
   readonly closed: boolean;
-  /** Left out: 0.085 V ÷ rating. */
+  /** Left out: the volts that it loses at its rating ÷ rating. */
   readonly ohm?: number;
+  /** Lost at its rating, V; left out: the default. */
+  readonly dropV?: number;
 }
 
 export const fuse: PartKind<FusePart> = {
   entry: 'source',
   terminals: () => ['source', 'load'],
   elements: (part, node) =>
-    part.closed ? [resistance(node('source'), node('load'), part.ohm ?? fuseOhm(part.ratingA))] : [],
+    part.closed ? [resistance(node('source'), node('load'), part.ohm ?? fuseOhm(part.ratingA, part.dropV))] : [],
   word: ({ closed, ratingA }, { amps }) =>
     !closed ? 'open' : Math.abs(amps) > ratingA * (1 + 1e-9) ? 'over its rating' : 'closed',
 };
 
 /** Resistance of a fuse or breaker of the given rating, Ω. */
-export function fuseOhm(ratingA: number): number {
-  return defaults.fuseDropV / ratingA;
+export function fuseOhm(ratingA: number, dropV: number = defaults.fuseDropV): number {
+  return dropV / ratingA;
 }

@@ -9,6 +9,9 @@ export interface LampPart {
   readonly lamp: 'led' | 'filament';
   /** `armed` says that auto is selected, `running` that the pump has voltage. */
   readonly shows: 'armed' | 'running';
+  /** Left out: the defaults of its kind. */
+  readonly dropV?: number;
+  readonly ohm?: number;
 }
 
 export const lamp: PartKind<LampPart> = {
@@ -18,8 +21,8 @@ export const lamp: PartKind<LampPart> = {
     const [plus, minus] = [node('plus'), node('minus')];
     return [
       part.lamp === 'led'
-        ? diodeBetween(plus, minus, defaults.ledDropV, defaults.ledOhm)
-        : resistance(plus, minus, defaults.pilotLampOhm),
+        ? diodeBetween(plus, minus, part.dropV ?? defaults.ledDropV, part.ohm ?? defaults.ledOhm)
+        : resistance(plus, minus, part.ohm ?? defaults.pilotLampOhm),
     ];
   },
   word: ({ lamp: kind }, { amps, volts }) =>

@@ -8,13 +8,15 @@ export interface ProbeSensorPart extends Floating {
   readonly contactOhm: number;
   /** Taken as at work whatever its volts, and drawing nothing: for sizing what it switches. */
   readonly held?: boolean;
+  /** Its own draw at 12 V; left out: the default. */
+  readonly drawA?: number;
 }
 
 export const probeSensor: PartKind<ProbeSensorPart> = {
   entry: 'plus',
   terminals: () => ['plus', 'minus', 'out'],
   elements: (part, node, state) => [
-    ...(part.held === true ? [] : [standingDraw(node('plus'), node('minus'))]),
+    ...(part.held === true ? [] : [standingDraw(node('plus'), node('minus'), part.drawA)]),
     ...(state.latched && isUp(part, state) ? [resistance(node('plus'), node('out'), part.contactOhm)] : []),
   ],
   word: (part, state) =>

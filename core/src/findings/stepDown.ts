@@ -1,0 +1,73 @@
+import { barrels, conductorSizes, findSize, largestBarrelMm2, ourRules, OUR_RULE } from '../reference';
+import { formatPercent, formatQuantity } from '../units';
+import type { CircuitFacts, ConductorFacts } from './facts';
+import type { Judgement, RuleFamily } from './finding';
+
+/** Cable so much thicker than what it joins that a butt barrel does not take both. */
+export const stepDownRules: RuleFamily = (facts) => {
+  const cable = facts.conductors.filter(({ planned }) => planned.duty === 'pump' && reachesBilge(planned.leg));
+  const largest = cable.reduce<ConductorFacts | null>(
+    (most, one) => (one.areaMm2 > (most?.areaMm2 ?? 0) ? one : most),
+    null,
+  );
+  if (!largest) return [];
+  const { leads } = facts.circuit.pump;
+  const meets = [
+    ...(leads ? [{ name: 'the pump’s leads', size: leads.size }] : []),
+    ...(facts.circuit.floatLead === undefined
+      ? []
+      : [{ name: 'the float’s leads', size: facts.circuit.floatLead }]),
+  ].filter(({ size }) => sizesApart(largest.areaMm2, size) >= ourRules.stepDownSizes.value);
+  const noBarrel = largest.areaMm2 > largestBarrelMm2;
+  if (meets.length === 0 && !noBarrel) return [];
+  return [stepDown(facts, cable, largest, meets, noBarrel)];
+};
+
+function reachesBilge(leg: ConductorFacts['planned']['leg']): boolean {
+  return leg === 'panelToBilge' || leg === 'bilgeToNegative';
+}
+
+/** How many sizes of the AWG table lie between an area and what it joins; below 0 where that is the larger. */
+function sizesApart(areaMm2: number, joins: string): number {
+  const rows = conductorSizes.awg;
+  const nearest = (mm2: number) =>
+    rows.reduce(
+      (best, row, index) =>
+        Math.abs(Math.log(row.areaMm2 / mm2)) < Math.abs(Math.log((rows[best]?.areaMm2 ?? 1) / mm2)) ? index : best,
+      0,
+    );
+  return nearest(areaMm2) - nearest(findSize(joins)?.areaMm2 ?? areaMm2);
+}
+
+function stepDown(
+  facts: CircuitFacts,
+  cable: readonly ConductorFacts[],
+  largest: ConductorFacts,
+  meets: readonly { readonly name: string; readonly size: string }[],
+  noBarrel: boolean,
+): Judgement {
+  const joins = meets.map(({ name, size }) => `${name} (${size})`).join(' and ');
+  const tooLarge = noBarrel
+    ? `${largest.size} is larger than any butt barrel takes (${barrels[barrels.length - 1]?.sizes ?? ''})`
+    : `${largest.size} meets ${joins}`;
+  return {
+    code: 'step-down',
+    severity: 'note',
+    message: `${tooLarge}${noBarrel && joins !== '' ? ` and meets ${joins}` : ''}: joining them takes a step-down splice or a terminal block in a dry place.${smallerWords(facts)}`,
+    rule: `Conductors ${ourRules.stepDownSizes.value} or more sizes apart are joined by a step-down.`,
+    source: OUR_RULE,
+    at: cable.filter(({ areaMm2 }) => areaMm2 === largest.areaMm2).map(({ planned }) => planned.id),
+  };
+}
+
+/** What the next smaller size would cost: in litres where flows are known, else in drop. */
+function smallerWords(facts: CircuitFacts): string {
+  const smaller = facts.smallerSize();
+  if (!smaller) return '';
+  const { size, dropPercent, flowLPerH, presentFlowLPerH } = smaller;
+  const costs =
+    flowLPerH === null || presentFlowLPerH === null
+      ? `a drop of ${formatPercent(dropPercent)} instead of ${formatPercent(facts.dropPercent)}`
+      : `${formatQuantity(Math.max(0, presentFlowLPerH - flowLPerH), 'flow', facts.units, 0)} of ${formatQuantity(presentFlowLPerH, 'flow', facts.units, 0)}, at a drop of ${formatPercent(dropPercent)}`;
+  return ` ${size} instead would cost ${costs}.`;
+}

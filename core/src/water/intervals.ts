@@ -1,0 +1,93 @@
+import type { Bound } from './floatWindow';
+
+/** Heights from one to another, m; infinite where nothing ends them. */
+export interface Interval {
+  readonly fromM: number;
+  readonly toM: number;
+}
+
+/** Heights that keep every rule, and what ends them below and above. */
+export interface Piece extends Interval {
+  readonly lowBound: Bound | null;
+  readonly highBound: Bound | null;
+}
+
+/** Every height there is. */
+export const everyHeight: readonly Piece[] = [
+  { fromM: -Infinity, toM: Infinity, lowBound: null, highBound: null },
+];
+
+/**
+ * The heights of some pieces that lie in one of the intervals of a rule as well; the
+ * rule's name goes to each end that it sets. Equal is kept.
+ * @param slackM ends that differ by less are the same, m
+ */
+export function within(
+  pieces: readonly Piece[],
+  intervals: readonly Interval[],
+  bound: Bound,
+  slackM: number,
+): Piece[] {
+  return pieces.flatMap((piece) =>
+    intervals.flatMap((interval): Piece[] => {
+      const raised = interval.fromM > piece.fromM + slackM;
+      const lowered = interval.toM < piece.toM - slackM;
+      const fromM = raised ? interval.fromM : piece.fromM;
+      const toM = lowered ? interval.toM : piece.toM;
+      if (fromM > toM + slackM) return [];
+      return [
+        {
+          fromM,
+          toM,
+          lowBound: raised ? bound : piece.lowBound,
+          highBound: lowered ? bound : piece.highBound,
+        },
+      ];
+    }),
+  );
+}
+
+/** Whether a height lies in one of the intervals. */
+export function isIn(intervals: readonly Interval[], zM: number, slackM: number): boolean {
+  return intervals.some(({ fromM, toM }) => zM >= fromM - slackM && zM <= toM + slackM);
+}
+
+/**
+ * Where a function is 0 or more, by steps with each change of sign closed in on.
+ * @param stepM features narrower than this may be missed, m
+ * @param above whether it stays as it is at `toM` above it
+ */
+export function whereEnough(
+  f: (zM: number) => number,
+  fromM: number,
+  toM: number,
+  stepM: number,
+  above: boolean,
+): Interval[] {
+  const found: Interval[] = [];
+  let begunM: number | null = f(fromM) >= 0 ? fromM : null;
+  let atM = fromM;
+  while (atM < toM) {
+    const nextM = Math.min(toM, atM + stepM);
+    const enough = f(nextM) >= 0;
+    if (enough && begunM === null) begunM = crossing(f, atM, nextM);
+    else if (!enough && begunM !== null) {
+      found.push({ fromM: begunM, toM: crossing(f, atM, nextM) });
+      begunM = null;
+    }
+    atM = nextM;
+  }
+  if (begunM !== null) found.push({ fromM: begunM, toM: above ? Infinity : toM });
+  return found;
+}
+
+/** The last place on the side where the function is 0 or more, to a thousandth of a millimetre. */
+function crossing(f: (zM: number) => number, oneM: number, otherM: number): number {
+  let [yes, no] = f(oneM) >= 0 ? [oneM, otherM] : [otherM, oneM];
+  while (Math.abs(yes - no) > 1e-9) {
+    const middle = (yes + no) / 2;
+    if (f(middle) >= 0) yes = middle;
+    else no = middle;
+  }
+  return yes;
+}
