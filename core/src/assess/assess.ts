@@ -36,7 +36,10 @@ export function assess(job: Job, { units = 'metric' }: AssessOptions = {}): Asse
 /** What is found of a boat that no circuit of hers can show: she has none, or they are not sized. */
 export function boatFindings(job: Job, { units = 'metric' }: AssessOptions = {}): Finding[] {
   const assessed = assessEach(job, units);
-  return [...findingsBeside(job, assessed, units, (changed) => ({ job: changed, assessed: assessEach(changed, units) })).alone];
+  return [
+    ...findingsBeside(job, assessed, units, (changed) => ({ job: changed, assessed: assessEach(changed, units) }))
+      .alone,
+  ];
 }
 
 function bySeverity(one: Finding, other: Finding): number {
@@ -56,8 +59,7 @@ function assessEach(job: Job, units: UnitSystem): AssessedCircuit[] {
     job.circuits.filter(({ sharesFeedWith }) => sharesFeedWith !== undefined),
   ];
   // A shared feed is sized by the circuit whose feed it is, so that one comes first.
-  for (const circuit of [...leaders, ...followers])
-    assessed.set(circuit.id, assessOne(job, circuit, assessed, units));
+  for (const circuit of [...leaders, ...followers]) assessed.set(circuit.id, assessOne(job, circuit, assessed, units));
   return job.circuits.flatMap(({ id }) => assessed.get(id) ?? []);
 }
 

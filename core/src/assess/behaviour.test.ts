@@ -159,13 +159,13 @@ describe('lights', () => {
 describe('contacts and relays', () => {
   it('a float under the pump’s current is a stop, and a relay answers it in one tap', () => {
     const found = find('contact-over-rating', 'three-way-float', { floatA: 3 });
-    expect(found).toMatchObject({ severity: 'stop', about: 'float' });
+    expect(found).toMatchObject({ severity: 'stop', at: ['float'] });
     expect(found.fix?.circuit.scheme).toBe('relay');
     expect(codes('relay', { floatA: 3 })).not.toContain('contact-over-rating');
   });
 
   it('a relay’s own contact is judged by what the pump draws', () => {
-    expect(find('contact-over-rating', 'relay', { relay: { contactA: 4 } }).about).toBe('relay');
+    expect(find('contact-over-rating', 'relay', { relay: { contactA: 4 } }).at).toEqual(['relay']);
   });
 
   it('a coil without a suppressor is a caution with its diode as the fix', () => {

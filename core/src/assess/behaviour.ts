@@ -1,5 +1,5 @@
 import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting, type TruthRow } from '../circuit';
-import { defaults, ourRules } from '../reference';
+import { defaults, runsFromV } from '../reference';
 import type { Behaviour, ContactFacts } from '../findings';
 import type { Circuit } from '../job';
 import { differencesInWords, rewire, type Plan, type PumpPlan } from '../schemes';
@@ -53,7 +53,7 @@ export function behaviourOf(
 function runsBackwards(rows: readonly TruthRow[], { parts, ids }: Plan): boolean {
   const pump = parts.find(({ part }) => part.id === ids?.pump)?.part;
   if (pump?.kind !== 'pump') return false;
-  const fromV = pump.motor.labelV * ourRules.runsFromShare.value;
+  const fromV = runsFromV(pump.motor.labelV);
   return rows.some(({ point }) => point !== null && point.voltsAcross(pump.id, 'plus', 'minus') <= -fromV);
 }
 

@@ -1,7 +1,14 @@
 import { motorAt } from '../circuit';
 import type { BatteryCircuit, BatteryFacts, BoatFacts, SteadyWayIn } from '../findings';
 import type { Battery, IngressSource, Job } from '../job';
-import { batteryChemistry, defaults, internalResistanceOhm, ourRules, protectionFamilies, restingEmfV } from '../reference';
+import {
+  batteryChemistry,
+  defaults,
+  internalResistanceOhm,
+  ourRules,
+  protectionFamilies,
+  restingEmfV,
+} from '../reference';
 import { schemeOf } from '../schemes';
 import type { UnitSystem } from '../units';
 import type { AssessedCircuit } from './circuit';
@@ -144,9 +151,7 @@ function waysInOf({ ingress = [], circuits }: Job): SteadyWayIn[] {
     .map(({ name, wellId }) => ({
       name,
       circuitId: circuits.find(({ water }) => wellId !== undefined && water?.wellId === wellId)?.id ?? null,
-      pumped: automatic.some(
-        ({ water }) => wellId === undefined || water === undefined || water.wellId === wellId,
-      ),
+      pumped: automatic.some(({ water }) => wellId === undefined || water === undefined || water.wellId === wellId),
     }));
 }
 

@@ -15,7 +15,8 @@ export function driveOf(netlist: Netlist, motor: Motor, { pump, battery }: PlanI
       if (!point) return { amps: 0, speedRatio: 0 };
       const volts = point.voltsAcross(pump, 'plus', 'minus');
       const { speedRatio } = motorAt(motor, volts, dry ? 'dry' : 'sound');
-      return { amps: point.partA(battery), speedRatio: Math.max(0, speedRatio) };
+      // A pump found reversed turns the wrong way: its curve says what that moves.
+      return { amps: point.partA(battery), speedRatio: Math.abs(speedRatio) };
     });
   };
   const up = settingOf(alone, 'auto', 'up');

@@ -1,4 +1,11 @@
-import { maxMultipleOfAmpacity, ourRules, protectionFamilies, protectionPlace, ratingOverRunning, ruleSets } from '../reference';
+import {
+  maxMultipleOfAmpacity,
+  ourRules,
+  protectionFamilies,
+  protectionPlace,
+  ratingOverRunning,
+  ruleSets,
+} from '../reference';
 import { worstSeverity, type CircuitFacts, type Finding, type Severity } from '../findings';
 import { formatAmps, formatOpening, formatQuantity } from '../units';
 import type { Opening } from '../wiring';
@@ -58,18 +65,16 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
       `${formatAmps(protection.farShortA)} at 12.0 V; slowest: ${opens(protection.farShortOpening)}. Good within 1 s.`,
       'far-short-slow',
     ),
-    link(
-      'Holds while the pump starts',
-      inrushWords(protection),
-      'inrush-reaches-fuse',
-    ),
+    link('Holds while the pump starts', inrushWords(protection), 'inrush-reaches-fuse'),
     link(
       'Can break a short beside the battery',
       main
         ? `Up to ${formatAmps(protection.sourceFaultA)} there; the ${main.ratingA} A ${protectionFamilies[main.kind].name} on the post breaks ${formatAmps(protectionFamilies[main.kind].interruptA)}.`
         : `Up to ${formatAmps(protection.sourceFaultA)} there; the ${family.name} breaks ${formatAmps(protection.interruptA)}.`,
       // Said once a battery, so that it may stand beside another circuit.
-      protection.sourceFaultA > protectionFamilies[(main ?? protection).kind].interruptA * (1 + 1e-9) ? 'caution' : null,
+      protection.sourceFaultA > protectionFamilies[(main ?? protection).kind].interruptA * (1 + 1e-9)
+        ? 'caution'
+        : null,
     ),
     link(
       'Sits close to the battery',

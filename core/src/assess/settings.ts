@@ -9,7 +9,7 @@ import {
   type OperatingPoint,
   type Setting,
 } from '../circuit';
-import { defaults, ourRules } from '../reference';
+import { defaults, runsFromV } from '../reference';
 
 /** The netlist with the given volts held at the battery posts. */
 export function withSupply(netlist: Netlist, supplyV: number): Netlist {
@@ -168,7 +168,7 @@ function findRunning(netlist: Netlist, pump: string): readonly Setting[] {
   const solved = solveIn(idealPaths(netlist), everySetting(netlist), pump);
   const distinct = new Map<string, Setting>();
   for (const { point, pumpV, setting } of solved) {
-    if (Math.abs(pumpV) < labelV * ourRules.runsFromShare.value * (1 - 1e-9)) continue;
+    if (Math.abs(pumpV) < runsFromV(labelV)) continue;
     const load = netlist.conductors.map(({ id }) => String(Math.round(point.conductorA(id) * 1e6))).join(' ');
     const likely = new Set(netlist.parts.filter(({ id }) => point.latched(id)).map(({ id }) => id));
     if (!distinct.has(load))

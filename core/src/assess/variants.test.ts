@@ -80,7 +80,7 @@ describe('a panel', () => {
   it('contact of exactly the pump’s current is enough, a hair less is a stop', () => {
     expect(found(assessed({ panel: { switchA: 5 } }), 'contact-over-rating')).toBeUndefined();
     expect(found(assessed({ panel: { switchA: 4.99 } }), 'contact-over-rating')?.severity).toBe('stop');
-    expect(found(assessed({ floatA: 4.99 }), 'contact-over-rating')?.about).toBe('float');
+    expect(found(assessed({ floatA: 4.99 }), 'contact-over-rating')?.at).toEqual(['float']);
     expect(found(assessed({ floatA: 4.99, scheme: 'plain-switch' }), 'contact-over-rating')).toBeUndefined();
   });
 

@@ -56,7 +56,7 @@ function wetJob({
 
 const waterCodes = (job: Job) =>
   assess(job).flatMap((one) =>
-    one.status === 'incomplete' ? [] : one.findings.filter(({ about }) => about === 'water').map(({ code }) => code),
+    one.status === 'incomplete' ? [] : one.findings.filter(({ topic }) => topic === 'water').map(({ code }) => code),
   );
 
 function findingOf(job: Job, code: string) {

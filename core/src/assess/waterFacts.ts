@@ -161,7 +161,8 @@ function wallFacts(
   const running = pump?.supplies.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
   const liftM = first?.liftM ?? null;
   if (water?.hose?.wall !== 'corrugated' || !curve || !running || liftM === null) return null;
-  const flowThrough = (hose: Hose) => pumpPointAt(curve, hose, running.speedRatio, liftM, waterIn).flow / LITRE_PER_HOUR;
+  const flowThrough = (hose: Hose) =>
+    pumpPointAt(curve, hose, running.speedRatio, liftM, waterIn).flow / LITRE_PER_HOUR;
   return {
     corrugatedLPerH: flowThrough(hoseFrom(water.hose)),
     smoothLPerH: flowThrough(hoseFrom({ ...water.hose, wall: 'smooth' })),
@@ -186,8 +187,7 @@ function poseFacts({ pose, survey, place, hose, curve, pump, waterIn, float, aft
     climbM: hose ? climbM(hose, slopes, 0) : 0,
     dips: hose ? hasDip(hose, slopes) : false,
     outletOverM: hose && pose.outsideM !== undefined ? outletM(hose, slopes) + zeroOf(0) - pose.outsideM : null,
-    loopOverM:
-      hose?.loop && pose.outsideM !== undefined ? loopM(hose.loop, slopes) + zeroOf(0) - pose.outsideM : null,
+    loopOverM: hose?.loop && pose.outsideM !== undefined ? loopM(hose.loop, slopes) + zeroOf(0) - pose.outsideM : null,
     aboveFirstM:
       float && after
         ? float.zM + float.onM - riseAt(slopes, float) - (after.zM + after.onM - riseAt(slopes, after))

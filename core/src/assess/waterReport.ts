@@ -33,6 +33,8 @@ export interface RunReport {
   readonly ampHoursPerDay: number;
   readonly batteryDays: number | null;
   readonly maxLevelM: number;
+  /** When the well was full to its top, s; null where it never was. */
+  readonly spillsAtS: number | null;
   readonly timeToLimitS: { readonly none: number | null; readonly primary: number | null; readonly all: number | null };
   readonly alarmAtS: number | null;
   readonly massErrorL: number;
@@ -122,6 +124,7 @@ export function runReport(question: WellRunQuestion): RunReport | null {
     ampHoursPerDay: (battery?.ampHours ?? 0) / days,
     batteryDays: battery ? batteryDays(question, battery, days) : null,
     maxLevelM: run.maxLevelM,
+    spillsAtS: run.spillsAtS,
     timeToLimitS: limit,
     alarmAtS: run.alarmAtS,
     massErrorL: 1000 * run.massErrorM3,
@@ -177,14 +180,13 @@ function batteryDays({ job }: WellRunQuestion, { id, ampHours, usedUpAtS }: Batt
 
 function verdictsOf(run: WaterRun, { hours }: WellRunQuestion): Verdict[] {
   const any = (test: (pump: PumpRun) => boolean) => run.pumps.some(test);
-  const first = run.pumps[0];
   const found: readonly (readonly [Verdict, boolean])[] = [
     ['never-stops', any(({ neverStops }) => neverStops)],
     ['own-water', any(({ ownWaterRuns }) => ownWaterRuns > 0)],
     ['short-runs', any(({ shortestRunS }) => shortestRunS !== null && shortestRunS < ourRules.shortestRunS.value)],
-    ['many-starts', (first?.starts ?? 0) / hours > ourRules.mostStartsPerHour.value],
+    ['many-starts', any(({ starts }) => starts / hours > ourRules.mostStartsPerHour.value)],
     ['runs-dry', any(({ drySecondsLongest }) => drySecondsLongest > ourRules.dryRunS.value)],
-    ['loses-to-ingress', any(({ loses }) => loses)],
+    ['loses-to-ingress', run.loses || (run.limitAtS !== null && run.pumps.length > 0)],
     ['reaches-limit', run.limitAtS !== null],
     ['battery-used-up', run.batteries.some(({ usedUpAtS }) => usedUpAtS !== null)],
   ];

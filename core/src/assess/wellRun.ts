@@ -1,6 +1,6 @@
 import type { Battery, IngressSurvey, Job, Pose } from '../job';
 import type { WaterFacts } from '../findings';
-import { batteryChemistry, defaults, internalResistanceOhm, restingEmfV } from '../reference';
+import { batteryChemistry, defaults, internalResistanceOhm, ourRules, restingEmfV } from '../reference';
 import { openingSeconds } from '../wiring';
 import { schemeOf } from '../schemes';
 import {
@@ -9,7 +9,6 @@ import {
   ingressFrom,
   posedWell,
   pumpPlaceOf,
-  pumpPointAt,
   riseAt,
   simulate,
   slopesOf,
@@ -69,21 +68,42 @@ export function simQuestionOf(question: WellRunQuestion): SimQuestion | null {
     .filter(({ circuit }) => only !== 'none' && (only !== 'primary' || schemeOf(circuit).duty === 'primary'))
     .flatMap((one) => pumpOf(one, slopes, faults[one.circuit.id], question.turns?.[one.circuit.id]) ?? []);
   const well = posedWell(water.pool, slopes);
+  const alarms = own.flatMap((one) => alarmOf(one, slopes));
   const facts = water.poses.find((known) => known.pose.id === pose.id);
   return {
     well,
     startM3: 0,
     ingress: ingress ? ingressFrom(ingress.sources, pose) : [],
     pumps,
-    alarms: own.flatMap((one) => alarmOf(one, slopes)),
+    alarms,
     batteries: job.batteries
       .filter(({ id }) => pumps.some(({ batteryId }) => batteryId === id))
       .map((battery) => simBattery(battery, question.startCharge ?? 1)),
     limitM: facts?.limit?.levelM ?? null,
+    topM: topOf(water, facts?.limit?.levelM, pumps, alarms),
     seconds: hours * 3600,
     tracePieces: question.tracePieces ?? 0,
     ...(question.stopAtLimit === undefined ? {} : { stopAtLimit: question.stopAtLimit }),
   };
+}
+
+/**
+ * Where the well spills over: as surveyed, and never below what is looked for in it;
+ * else so far above the highest thing in it that the water is in the rest of the boat.
+ */
+function topOf(
+  { survey, pool }: WaterFacts,
+  limitM: number | undefined,
+  pumps: readonly SimPump[],
+  alarms: readonly SimAlarm[],
+): number {
+  const floats = [...pumps, ...alarms].flatMap(({ sensor }) => (sensor?.kind === 'float' ? [sensor.onM] : []));
+  const limits = [...(survey.limits ?? []).map(({ zM }) => zM), ...(limitM === undefined ? [] : [limitM])];
+  const table =
+    pool.shape.kind === 'table' ? [pool.floorM + Math.max(...pool.shape.rows.map((row) => row.heightM))] : [];
+  const highestM = Math.max(0, pool.floorM, ...floats, ...limits, ...pumps.map(({ primeGainM }) => primeGainM));
+  if (survey.topM !== undefined) return Math.max(survey.topM, highestM);
+  return Math.max(highestM + ourRules.spillAboveM.value, ...table);
 }
 
 /** A long run of a well; null where nothing of it is known. */
@@ -115,7 +135,8 @@ function pumpOf(
     id: circuit.id,
     role: schemeOf(circuit).duty === 'backup' ? 'backup' : 'primary',
     batteryId: circuit.batteryId,
-    flow: (speedRatio, levelM) => pumpPointAt(curve, hose, speedRatio, topM - (levelM - toZero), waterIn).flow,
+    // Of the well's zero, like every level of a run.
+    moves: { curve, hose, topM: topM + toZero, water: waterIn },
     drainBackM3: drainBackM3(drains, slopes),
     primeLossM: toZero + defaults.primeLossM,
     primeGainM: toZero + defaults.primeGainM,

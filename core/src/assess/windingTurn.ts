@@ -42,7 +42,5 @@ function motorIn({ parts }: Netlist): Motor | undefined {
 }
 
 function withWinding(netlist: Netlist, windingOhm: number): Netlist {
-  return mapParts(netlist, (part) =>
-    part.kind === 'pump' ? { ...part, motor: { ...part.motor, windingOhm } } : part,
-  );
+  return mapParts(netlist, (part) => (part.kind === 'pump' ? { ...part, motor: { ...part.motor, windingOhm } } : part));
 }

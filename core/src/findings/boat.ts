@@ -14,7 +14,10 @@ export interface BoatJudgement extends Judgement {
 
 /** What is judged once a battery or once a boat, not once a circuit. */
 export function judgeBoat(facts: BoatFacts): BoatJudgement[] {
-  return bySeverity([...facts.batteries.flatMap((battery) => batteryJudgements(facts, battery)), ...nobodyPumps(facts)]);
+  return bySeverity([
+    ...facts.batteries.flatMap((battery) => batteryJudgements(facts, battery)),
+    ...nobodyPumps(facts),
+  ]);
 }
 
 function batteryJudgements(facts: BoatFacts, battery: BatteryFacts): BoatJudgement[] {
@@ -205,7 +208,10 @@ function togetherRule({ battery, circuits, postsTogetherV }: BatteryFacts): Judg
 }
 
 /** What the circuits draw while they wait, against how long the boat is left alone. */
-function standingRule({ leftAloneDays }: BoatFacts, { battery, circuits, usableAh, netAhPerDay }: BatteryFacts): Judgement[] {
+function standingRule(
+  { leftAloneDays }: BoatFacts,
+  { battery, circuits, usableAh, netAhPerDay }: BatteryFacts,
+): Judgement[] {
   // A thousandth of an ampere-hour a day is no drain.
   if (netAhPerDay <= 1e-3) return [];
   const days = usableAh / netAhPerDay;

@@ -153,6 +153,11 @@ function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Judgement {
     rule: 'Drop, ampacity and protection satisfied together.',
     source: 'Sizing method: ABYC E-11; ISO 13297',
     at: [],
-    ...withIdeas(useBetterInsulation(facts.circuit, facts.conductors.filter((one) => one.pieces.some(isForbidden)))),
+    ...withIdeas(
+      useBetterInsulation(
+        facts.circuit,
+        facts.conductors.filter((one) => one.pieces.some(isForbidden)),
+      ),
+    ),
   };
 }

@@ -1,4 +1,4 @@
-import { defaults, dropSchools, ourRules, OUR_RULE } from '../reference';
+import { defaults, dropSchools, ourRules, OUR_RULE, runsFromV } from '../reference';
 import { formatPercent, formatVolts } from '../units';
 import type { CircuitFacts, SupplyFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
@@ -34,7 +34,11 @@ function voltsRules(facts: CircuitFacts): Judgement[] {
   // A battery that was measured lower than that is judged as it is.
   const { asMeasured } = facts;
   return asMeasured.supplyV < defaults.ratedSupplyV + 0.5
-    ? voltsRule(facts, asMeasured, `With ${facts.battery.name} as measured, ${formatVolts(asMeasured.supplyV)} at rest,`)
+    ? voltsRule(
+        facts,
+        asMeasured,
+        `With ${facts.battery.name} as measured, ${formatVolts(asMeasured.supplyV)} at rest,`,
+      )
     : [];
 }
 
@@ -42,7 +46,7 @@ function voltsRule(facts: CircuitFacts, row: SupplyFacts, when: string): Judgeme
   const idea = withIdeas(useProposedSizesOf(facts.circuit, facts.conductors));
   const asMeasured = row === facts.asMeasured;
   const charge = asMeasured ? 'Charge it, or test it' : 'Use larger cable, or a shorter route';
-  if (row.pumpV < facts.motor.labelV * ourRules.runsFromShare.value) {
+  if (row.pumpV < runsFromV(facts.motor.labelV)) {
     return [
       {
         code: 'pump-may-not-break-away',

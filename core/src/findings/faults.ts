@@ -70,7 +70,7 @@ function windingRule({ protection, circuit }: CircuitFacts): Judgement[] {
     {
       code: 'locked-rotor-winding',
       severity: lockedRotorSeverity(turn.opening) === 'stop' ? 'caution' : 'note',
-      message: `On a stalled pump the fuse opens in time with the winding ${known}. From ${formatOhms(turn.fromOhm)} upwards it ${turn.opening.kind === 'opens' ? `would take up to ${formatOpening(turn.opening.seconds)}` : 'might never open'}, and a hand meter is off by as much as ${formatOhms(ourRules.windingSpreadOhm.value)}. Measure the winding, the lowest of several shaft positions less the leads, or read a thermal guard from the label.`,
+      message: `On a stalled pump the fuse opens in time with the winding ${known}. From ${formatOhms(turn.fromOhm)} upwards it would take longer than ${ourRules.lockedRotorGoodS.value} s, and at ${formatOhms(turn.highestOhm)} it ${turn.opening.kind === 'opens' ? `takes up to ${formatOpening(turn.opening.seconds)}` : 'might never open'}; a hand meter is off by as much as ${formatOhms(ourRules.windingSpreadOhm.value)}. Measure the winding, the lowest of several shaft positions less the leads, or read a thermal guard from the label.`,
       rule: `The verdict stands at the nominal winding; within ± ${ourRules.windingSpreadOhm.value} Ω of it, it is said from where it turns.`,
       source: OUR_RULE,
       at: ['pump'],

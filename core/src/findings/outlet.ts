@@ -12,10 +12,7 @@ const SLACK_M = 1e-9;
 export function outletJudgements(circuit: Circuit, water: WaterFacts, automatic: boolean): Judgement[] {
   if (!water.hose) return [];
   const unknown = water.poses.filter(({ outletOverM }) => outletOverM === null);
-  return [
-    ...underJudgements(circuit, water),
-    ...(unknown.length > 0 ? [notKnown(water, unknown, automatic)] : []),
-  ];
+  return [...underJudgements(circuit, water), ...(unknown.length > 0 ? [notKnown(water, unknown, automatic)] : [])];
 }
 
 /** How high the sea would have to come: the outlet, or the top of a vented loop where that is higher. */
@@ -48,7 +45,8 @@ function loopWords(circuit: Circuit, { loopOverM }: PoseFacts, water: WaterFacts
 function under(circuit: Circuit, water: WaterFacts, facts: PoseFacts): Judgement {
   const say = waterSpeech(water.units);
   const underM = Math.max(0, -(facts.outletOverM ?? 0));
-  const where = underM <= SLACK_M ? 'at the level of the water outside' : `${say.height(underM)} under the water outside`;
+  const where =
+    underM <= SLACK_M ? 'at the level of the water outside' : `${say.height(underM)} under the water outside`;
   return saying({
     code: 'outlet-under-water',
     severity: 'stop',

@@ -127,12 +127,13 @@ function makerRules(facts: CircuitFacts): Saying[] {
   const { makerFuseA } = circuit.pump;
   const smallestA = Math.min(protection.ratingA, protection.panel?.ratingA ?? Infinity);
   if (makerFuseA === undefined || smallestA <= makerFuseA * SLACK) return [];
-  const shared = facts.sharedFeed && protection.panel === null ? ` (taken over from ${facts.sharedFeed.leaderName})` : '';
+  const shared =
+    facts.sharedFeed && protection.panel === null ? ` (taken over from ${facts.sharedFeed.leaderName})` : '';
   return [
     {
       code: 'rating-over-maker',
       severity: 'stop',
-      message: `The ${formatAmps(smallestA)} before this pump${shared} are above the ${formatAmps(makerFuseA)} that its maker allows: a stalled pump may burn before they open. Use the maker’s figure${facts.others.length > 0 ? ', in a fuse of its own at the panel' : ''}.`,
+      message: `The fuse of ${formatAmps(smallestA)} before this pump${shared} is above the ${formatAmps(makerFuseA)} that its maker allows: a stalled pump may burn before it opens. Use the maker’s figure${facts.others.length > 0 ? ', in a fuse of its own at the panel' : ''}.`,
       rule: 'Rating at most the maker’s figure.',
       source: 'The pump’s label or leaflet',
       ideas: [...useSmallerRating(facts), ...addPanelFuse(facts)],

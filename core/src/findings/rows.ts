@@ -1,4 +1,4 @@
-import { ourRules } from '../reference';
+import { runsFromV } from '../reference';
 import { isFloat, type OperatingPoint, type Setting } from '../circuit';
 import type { Plan } from '../schemes';
 import type { Behaviour, CircuitFacts } from './facts';
@@ -27,7 +27,7 @@ export function pumpVolts(_facts: CircuitFacts, { point }: SolvedRow): number {
 
 /** Whether the pump breaks away and runs. */
 export function runs(facts: CircuitFacts, row: SolvedRow): boolean {
-  return Math.abs(pumpVolts(facts, row)) >= facts.motor.labelV * ourRules.runsFromShare.value;
+  return Math.abs(pumpVolts(facts, row)) >= runsFromV(facts.motor.labelV);
 }
 
 export function floatIdsOf({ parts }: Plan): string[] {

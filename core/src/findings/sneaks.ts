@@ -1,5 +1,5 @@
 import type { LampPart } from '../circuit';
-import { defaults, ourRules } from '../reference';
+import { defaults, ourRules, runsFromV } from '../reference';
 import { formatVolts, plainNumber } from '../units';
 import type { CircuitFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
@@ -7,9 +7,6 @@ import { alarmDiodes, backToPlan, lightToNegative, withIdeas } from './fixes';
 import { inWords, ownRows, pumpVolts, runs, solvedRows, type SolvedRow } from './rows';
 
 const SOURCE = 'Circuit solved in every setting of switch and float';
-/** Volts at another circuit's pump that came from this one, from which it is worth saying. */
-const FED_BACK_V = 0.05;
-
 /** Ways that current finds and nobody meant: lights through a winding, one circuit into another. */
 export const sneakRules: RuleFamily = (facts) => {
   const rows = ownRows(facts);
@@ -97,8 +94,8 @@ function fedBack(facts: CircuitFacts): Judgement[] {
       (most, one) => (Math.abs(one.volts) > Math.abs(most?.volts ?? 0) ? one : most),
       null,
     );
-    if (!worst || Math.abs(worst.volts) < FED_BACK_V) return [];
-    const moves = Math.abs(worst.volts) >= defaults.labelV * ourRules.runsFromShare.value;
+    if (!worst || Math.abs(worst.volts) < ourRules.fedBackV.value) return [];
+    const moves = Math.abs(worst.volts) >= runsFromV(defaults.labelV);
     return [
       {
         code: 'back-feed-between-circuits',

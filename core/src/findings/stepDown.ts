@@ -14,9 +14,7 @@ export const stepDownRules: RuleFamily = (facts) => {
   const { leads } = facts.circuit.pump;
   const meets = [
     ...(leads ? [{ name: 'the pump’s leads', size: leads.size }] : []),
-    ...(facts.circuit.floatLead === undefined
-      ? []
-      : [{ name: 'the float’s leads', size: facts.circuit.floatLead }]),
+    ...(facts.circuit.floatLead === undefined ? [] : [{ name: 'the float’s leads', size: facts.circuit.floatLead }]),
   ].filter(({ size }) => sizesApart(largest.areaMm2, size) >= ourRules.stepDownSizes.value);
   const noBarrel = largest.areaMm2 > largestBarrelMm2;
   if (meets.length === 0 && !noBarrel) return [];

@@ -66,7 +66,9 @@ export const legSchema = z.strictObject({
   lengthM: jobFields.lengthM.optional().describe('One way, m. Needed before the circuit can be sized.'),
   slackM: jobFields.slackM.optional().describe('Slack and drip loop to add, m. Default 0.'),
   multicore: z.boolean().optional().describe('Whether its conductors run in one sheathed cable. Default false.'),
-  unsheathedM: jobFields.slackM.optional().describe('Of a multicore: the most that is outside its sheath, m. Default 0.'),
+  unsheathedM: jobFields.slackM
+    .optional()
+    .describe('Of a multicore: the most that is outside its sheath, m. Default 0.'),
   ...surroundings,
   further: z
     .array(runSchema)

@@ -180,7 +180,9 @@ export const hoseSchema = z
     ventedLoop: z.boolean().optional().describe('Whether a vented loop breaks the siphon. Default false.'),
     ventedLoopM: fields.heightM
       .optional()
-      .describe('Height of the vented loop’s top over the pump’s base, above the hose’s highest point. Left out: not known.'),
+      .describe(
+        'Height of the vented loop’s top over the pump’s base, above the hose’s highest point. Left out: not known.',
+      ),
     guessed,
   })
   .superRefine(({ route }, context) =>

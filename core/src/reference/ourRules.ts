@@ -211,3 +211,8 @@ export type OurRuleKey = keyof typeof ourRules;
 
 /** What a finding names as its source where the threshold is ours. */
 export const OUR_RULE = 'our rule';
+
+/** Volts from which a pump of some label volts counts as running; equal is running. */
+export function runsFromV(labelV: number): number {
+  return labelV * ourRules.runsFromShare.value * (1 - 1e-9);
+}

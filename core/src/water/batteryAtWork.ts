@@ -1,7 +1,7 @@
 import type { SimBattery } from './simBattery';
 
 /** No piece of time moves the charge further than this. */
-const MOST_CHARGE_STEP = 2e-3;
+const MOST_CHARGE_STEP = 4e-3;
 
 /** A battery as it stands at a moment of a run. */
 export interface BatteryAtWork {

@@ -17,6 +17,9 @@ export interface Drive {
   readonly dry: DriveCurve;
 }
 
+/** A nanoampere. */
+const STILL_A = 1e-9;
+
 export type DriveCurve = (postsV: number) => DrivePoint;
 
 /** From here to there volts at the posts are solved, V; outside, the nearest is taken. */
@@ -52,7 +55,8 @@ export function driveCurve(solveAt: (postsV: number) => DrivePoint): DriveCurve 
       amps += weight * point.amps;
       speedRatio += weight * point.speedRatio;
     });
-    return { amps, speedRatio };
+    // What is left of rounding, or of the cubic between two points, draws nothing and turns nothing.
+    return { amps: amps > STILL_A ? amps : 0, speedRatio: Math.max(0, speedRatio) };
   };
 }
 

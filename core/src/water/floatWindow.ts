@@ -131,7 +131,9 @@ function levelRules(question: WindowQuestion, pose: WindowPose): Rule[] {
   const { float, pumps } = question;
   const rise = riseOf(question, pose);
   return [
-    ...(Number.isFinite(pose.floorM) ? [{ bound: { rule: 'floor', pose: pose.id } as const, intervals: from(pose.floorM) }] : []),
+    ...(Number.isFinite(pose.floorM)
+      ? [{ bound: { rule: 'floor', pose: pose.id } as const, intervals: from(pose.floorM) }]
+      : []),
     ...(pumps ? [{ bound: { rule: 'prime', pose: pose.id } as const, intervals: from(primeMin(question, pose)) }] : []),
     ...(pose.afterM !== null
       ? [{ bound: { rule: 'order', pose: pose.id } as const, intervals: from(pose.afterM - float.onM + rise) }]
@@ -220,10 +222,12 @@ function enoughFrom(question: WindowQuestion, pose: WindowPose, needM3: number, 
 function comfortOf(question: WindowQuestion, pieces: readonly Piece[]): Interval[] {
   if (!question.pumps) return [...pieces];
   const lowest = Math.max(-HIGHEST_M, pieces[0]?.fromM ?? -HIGHEST_M);
-  return question.poses.reduce<readonly Piece[]>((left, pose) => {
-    const { intervals, bound } = spanRule(question, pose, 'short-run', lowest);
-    return within(left, intervals, bound, SLACK_M);
-  }, pieces).map(({ fromM, toM }) => ({ fromM, toM }));
+  return question.poses
+    .reduce<readonly Piece[]>((left, pose) => {
+      const { intervals, bound } = spanRule(question, pose, 'short-run', lowest);
+      return within(left, intervals, bound, SLACK_M);
+    }, pieces)
+    .map(({ fromM, toM }) => ({ fromM, toM }));
 }
 
 /** An alarm with no pump’s float to come after would be heard at every rain if it hung low: it goes to the middle. */

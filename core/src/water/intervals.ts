@@ -13,9 +13,7 @@ export interface Piece extends Interval {
 }
 
 /** Every height there is. */
-export const everyHeight: readonly Piece[] = [
-  { fromM: -Infinity, toM: Infinity, lowBound: null, highBound: null },
-];
+export const everyHeight: readonly Piece[] = [{ fromM: -Infinity, toM: Infinity, lowBound: null, highBound: null }];
 
 /**
  * The heights of some pieces that lie in one of the intervals of a rule as well; the

@@ -1,7 +1,6 @@
 import type { Flows, Passage } from './advance';
 import type { BatteryAtWork } from './batteryAtWork';
 import { dead, type DriveCurve } from './drive';
-import type { FlowTable } from './flowTable';
 import type { PumpAtWork } from './pumpAtWork';
 import { postsV } from './simBattery';
 
@@ -41,12 +40,16 @@ export function modeKey(pumps: readonly PumpAtWork[], batteries: readonly Batter
   return key;
 }
 
-/** What every circuit draws and every pump takes as things are switched now. */
+/**
+ * What every circuit draws and every pump takes as things are switched now.
+ * @param aheadBy how far on the way that its charge goes a battery is taken, so that what is kept a while is right halfway
+ */
 export function findMode(
   pumps: readonly PumpAtWork[],
   batteries: readonly BatteryAtWork[],
-  tables: readonly FlowTable[],
+  takesAt: readonly ((speedRatio: number) => (volumeM3: number) => number)[],
   nowS: number,
+  aheadBy: number,
 ): Mode {
   const speeds = new Map<PumpAtWork, number>();
   const amps = batteries.map((one) => {
@@ -54,7 +57,9 @@ export function findMode(
     const curves = own.map((pump) => curveOf(pump, nowS, one.dead));
     const drawn = (volts: number) =>
       own.reduce((sum, pump, index) => sum + ampsOf(pump, curves[index] ?? dead, volts, nowS, one.dead), 0);
-    const { battery, charge } = one;
+    const { battery } = one;
+    const falls = Math.sign(one.amps - battery.chargeA);
+    const charge = Math.min(1, Math.max(0, one.charge - falls * aheadBy));
     const volts = postsV(battery.emfV(charge), battery.internalOhm, (at) => drawn(at) - battery.chargeA);
     own.forEach((pump, index) => speeds.set(pump, pump.pump.locked ? 0 : (curves[index] ?? dead)(volts).speedRatio));
     return drawn(volts);
@@ -64,7 +69,7 @@ export function findMode(
     charges: batteries.map(({ charge }) => charge),
     amps,
     takers,
-    takes: takers.map((pump) => tables[pumps.indexOf(pump)]?.atSpeed(speeds.get(pump) ?? 0) ?? (() => 0)),
+    takes: takers.map((pump) => takesAt[pumps.indexOf(pump)]?.(speeds.get(pump) ?? 0) ?? (() => 0)),
     kept: [],
     inflow: 0,
     flows: null,

@@ -11,6 +11,7 @@ export interface PartsAtWork {
   /** Volumes at which a hole is covered or comes to rest. */
   readonly kinksM3: readonly number[];
   readonly limitM3: number;
+  readonly topM3: number;
   readonly fineness: number;
 }
 
@@ -21,7 +22,7 @@ const SLACK_M3 = 1e-13;
  * @param unlimited whether the limit has not been reached yet
  */
 export function nextThreshold(
-  { pumps, alarms, kinksM3, limitM3 }: PartsAtWork,
+  { pumps, alarms, kinksM3, limitM3, topM3 }: PartsAtWork,
   volumeM3: number,
   rising: boolean,
   unlimited: boolean,
@@ -38,6 +39,7 @@ export function nextThreshold(
   }
   for (const alarm of alarms) meet(alarm.thresholdM3(rising));
   if (rising && unlimited && Number.isFinite(limitM3)) meet(limitM3);
+  if (rising && Number.isFinite(topM3)) meet(topM3);
   for (const kink of kinksM3) meet(kink);
   if (!rising) meet(0);
   return nearest;

@@ -1,8 +1,10 @@
 import { ourRules } from '../reference';
 import type { PumpRun, SimFloat, SimPump } from './simQuestion';
 
-/** Half an hour on with the water no lower means that a pump never stops. */
-const WATCH_S = 1800;
+/** How often a pump at work is looked at, s. */
+const WATCH_S = 60;
+/** Water that is this much lower is lower, m³. */
+const LOWER_M3 = 1e-6;
 /** Slack for volumes that are set to a threshold exactly, m³. */
 const SLACK_M3 = 1e-13;
 
@@ -83,10 +85,12 @@ export class PumpAtWork {
   private counted = false;
   private dryS = 0;
   private dryLongestS = 0;
+  /** When it is looked at next while the water goes to no level; Infinity while it stands, or never stops. */
   watchS = Infinity;
-  private watchM3 = 0;
+  /** The lowest water of this run, m³, and when it was last lower than before. */
+  private lowestM3 = 0;
+  private lowestAtS = 0;
   neverStops = false;
-  loses = false;
 
   constructor(
     readonly pump: SimPump,
@@ -119,7 +123,6 @@ export class PumpAtWork {
       const timerS = this.awake ? this.feltAtS : this.wakeS;
       if (timerS > nowS) next = Math.min(next, timerS);
     }
-    if (this.watchS > nowS) next = Math.min(next, this.watchS);
     if (this.blownAtS > nowS) next = Math.min(next, this.blownAtS);
     for (const { fromS } of this.pump.turns) if (fromS > nowS) next = Math.min(next, fromS);
     return next;
@@ -131,8 +134,9 @@ export class PumpAtWork {
     this.runOutM3 = 0;
     this.counted = counted;
     if (counted) this.starts += 1;
-    this.watchS = nowS + WATCH_S;
-    this.watchM3 = volumeM3;
+    this.watchS = this.neverStops ? Infinity : nowS + WATCH_S;
+    this.lowestM3 = volumeM3;
+    this.lowestAtS = nowS;
     if (this.pump.locked && this.blownAtS === Infinity) this.blownAtS = nowS + this.pump.locked.opensAfterS;
   }
 
@@ -176,7 +180,7 @@ export class PumpAtWork {
       this.longestS = Math.max(this.longestS, ranS);
       this.shortestS = Math.min(this.shortestS, ranS);
       const { drainBackM3 } = this.pump;
-      if (drainBackM3 > 0 && this.runOutM3 < (ourRules.drainBackFactor.value - 1) * drainBackM3 - 1e-9) this.ownWater += 1;
+      if (drainBackM3 > 0 && this.runOutM3 < ourRules.ownWaterShare.value * drainBackM3 - 1e-9) this.ownWater += 1;
     }
     this.endDry();
     return this.giveBack();
@@ -192,9 +196,10 @@ export class PumpAtWork {
   /** Counts what it took in a piece of time: the hose fills before anything leaves. */
   took(takenM3: number, seconds: number): void {
     if (!this.energised) return;
-    if (this.counted) this.runningS += seconds;
-    if (!this.primed) this.dryS += seconds;
-    else this.endDry();
+    this.runningS += seconds;
+    if (this.primed) this.endDry();
+    // A timer's own feel is made to run dry.
+    else if (this.feltAtS === Infinity) this.dryS += seconds;
     const filling = Math.min(takenM3, this.pump.drainBackM3 - this.fillM3);
     this.fillM3 += Math.max(0, filling);
     const out = takenM3 - Math.max(0, filling);
@@ -207,13 +212,17 @@ export class PumpAtWork {
     this.dryS = 0;
   }
 
-  /** Looks whether half an hour's pumping has lowered the water. */
+  /** Looks whether the water has become lower within the last half an hour. */
   watch(nowS: number, volumeM3: number): void {
-    if (nowS < this.watchS) return;
-    if (volumeM3 >= this.watchM3 - 1e-9) this.neverStops = true;
-    if (volumeM3 > this.watchM3 + 1e-6 && this.primed) this.loses = true;
-    this.watchS = nowS + WATCH_S;
-    this.watchM3 = volumeM3;
+    if (!this.energised) return;
+    if (volumeM3 < this.lowestM3 - LOWER_M3) {
+      this.lowestM3 = volumeM3;
+      this.lowestAtS = nowS;
+    } else if (nowS - this.lowestAtS >= ourRules.neverStopsS.value - 1e-6) {
+      this.neverStops = true;
+      this.watchS = Infinity;
+    }
+    if (nowS >= this.watchS) this.watchS = nowS + WATCH_S;
   }
 
   /** What adds up over its runs. */
@@ -243,6 +252,7 @@ export class PumpAtWork {
     this.ownWater += times * (this.ownWater - before.ownWater);
     this.startedS += times * periodS;
     this.watchS += times * periodS;
+    this.lowestAtS += times * periodS;
   }
 
   result(): PumpRun {
@@ -259,7 +269,6 @@ export class PumpAtWork {
       pumpedM3: this.pumpedM3,
       ownWaterRuns: this.ownWater,
       neverStops: this.neverStops,
-      loses: this.loses,
     };
   }
 }

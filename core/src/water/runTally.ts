@@ -7,6 +7,8 @@ interface Waters {
   readonly inM3: number;
   readonly volumeM3: number;
   readonly maxM3: number;
+  /** What spilled over the well's top. */
+  readonly spilledM3: number;
 }
 
 type Tally = Pick<WaterRun, 'pumps' | 'batteries' | 'inM3' | 'pumpedM3' | 'endM3' | 'maxLevelM' | 'massErrorM3'>;
@@ -16,7 +18,7 @@ export function runTally(
   { startM3, well }: SimQuestion,
   atWork: readonly PumpAtWork[],
   batteries: readonly BatteryAtWork[],
-  { inM3, volumeM3, maxM3 }: Waters,
+  { inM3, volumeM3, maxM3, spilledM3 }: Waters,
 ): Tally {
   const pumps = atWork.map((pump) => pump.result());
   const pumpedM3 = pumps.reduce((sum, pump) => sum + pump.pumpedM3, 0);
@@ -33,6 +35,6 @@ export function runTally(
     pumpedM3,
     endM3: volumeM3,
     maxLevelM: well.levelM(maxM3),
-    massErrorM3: startM3 + inM3 - pumpedM3 - inHosesM3 - volumeM3,
+    massErrorM3: startM3 + inM3 - pumpedM3 - inHosesM3 - spilledM3 - volumeM3,
   };
 }

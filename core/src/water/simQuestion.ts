@@ -1,5 +1,6 @@
 import type { Drive } from './drive';
 import type { Ingress } from './ingress';
+import type { PumpAndHose } from './hoseFlow';
 import type { SimBattery } from './simBattery';
 import type { PosedWell } from './well';
 
@@ -27,8 +28,8 @@ export interface SimPump {
   readonly id: string;
   readonly role: 'primary' | 'backup';
   readonly batteryId: string;
-  /** Flow into its hose, m³/s, at a speed ratio and a level. */
-  flow(speedRatio: number, levelM: number): number;
+  /** What it moves: by its curve and hose, or by a law of flow, m³/s, over speed ratio and level. */
+  readonly moves: PumpAndHose | ((speedRatio: number, levelM: number) => number);
   /** What runs back from its hose when it stops, m³. */
   readonly drainBackM3: number;
   /** Levels at which it loses its prime and has it again. */
@@ -57,6 +58,8 @@ export interface SimQuestion {
   readonly batteries: readonly SimBattery[];
   /** The lowest level at which something is harmed, m. */
   readonly limitM: number | null;
+  /** Level at which the well spills over into the rest of the boat, m; left out: its sides have no end. */
+  readonly topM?: number;
   readonly seconds: number;
   /** Whether to end when the limit is reached. */
   readonly stopAtLimit?: boolean;
@@ -64,6 +67,8 @@ export interface SimQuestion {
   readonly fineness?: number;
   /** How many pieces of time the trace is thinned to; 0 for none. */
   readonly tracePieces: number;
+  /** Whether cycles that come again are gone through all the same. Default false: they are counted. */
+  readonly throughCycles?: boolean;
 }
 
 /** One pump's part in a run. */
@@ -80,10 +85,8 @@ export interface PumpRun {
   readonly pumpedM3: number;
   /** Completed runs in which less left the boat than half of what its hose gave back. */
   readonly ownWaterRuns: number;
-  /** 30 minutes on with the water no lower. */
+  /** 30 minutes on with the water no lower, whenever that began. */
   readonly neverStops: boolean;
-  /** 30 minutes on with the water higher. */
-  readonly loses: boolean;
 }
 
 export interface BatteryRun {
@@ -115,6 +118,11 @@ export interface WaterRun {
   readonly endM3: number;
   readonly maxLevelM: number;
   readonly limitAtS: number | null;
+  /** When the well was full to its top, s, and what spilled over since, m³. */
+  readonly spillsAtS: number | null;
+  readonly spilledM3: number;
+  /** 30 minutes of rising water with every pump on. */
+  readonly loses: boolean;
   readonly alarmAtS: number | null;
   /** Water that is unaccounted for, m³. */
   readonly massErrorM3: number;

@@ -1,3 +1,4 @@
+import { ourRules } from '../reference';
 import { netFlow, passTime, passTo, passUntilTaken, type Flows, type Passage } from './advance';
 import { drain, type BatteryAtWork } from './batteryAtWork';
 import { comesAgain, cyclesAhead, type CycleStart } from './cycles';
@@ -12,6 +13,8 @@ import { TraceKeeper } from './trace';
 
 /** Net flows below this are none, m³/s: a thimble a year. */
 const STILL = 1e-13;
+/** Water that is this much higher has risen, m³. */
+const RISEN_M3 = 1e-6;
 /** Rounds in which floats, primes and pumps settle at one moment. */
 const MOST_ROUNDS = 50;
 
@@ -33,6 +36,11 @@ class Running {
   private maxM3: number;
   private limitAtS: number | null = null;
   private alarmAtS: number | null = null;
+  private spillsAtS: number | null = null;
+  private spilledM3 = 0;
+  /** Since when the water has risen with every pump on. */
+  private risingSinceS = 0;
+  private loses = false;
   private events = 0;
   private readonly parts: SimParts;
   private readonly modes: ModeKeeper;
@@ -42,6 +50,9 @@ class Running {
   /** The pump that started at this moment, and the run when one started last. */
   private started: PumpAtWork | null = null;
   private lastStart: CycleStart | null = null;
+  /** The lowest and highest water since then, m³. */
+  private cycleLowM3 = Infinity;
+  private cycleHighM3 = 0;
 
   constructor(private readonly question: SimQuestion) {
     const { startM3, ingress, seconds, pumps, tracePieces } = question;
@@ -110,7 +121,16 @@ class Running {
   }
 
   private fallBack(backM3: number): void {
-    this.volumeM3 += backM3;
+    const { topM3 } = this.parts;
+    this.spill(Math.max(0, this.volumeM3 + backM3 - topM3));
+    this.volumeM3 = Math.min(topM3, this.volumeM3 + backM3);
+  }
+
+  /** Water that goes over the well's top into the rest of the boat. */
+  private spill(overM3: number): void {
+    if (overM3 <= 0) return;
+    this.spillsAtS ??= this.nowS;
+    this.spilledM3 += overM3;
   }
 
   private batteryOf({ pump }: PumpAtWork): BatteryAtWork | undefined {
@@ -136,16 +156,27 @@ class Running {
       batteries: this.parts.batteries.map(({ charge, drawnAh }) => ({ charge, drawnAh })),
     };
     this.lastStart = now;
-    const still = this.even && question.tracePieces === 0 && this.parts.alarms.every(({ dueS }) => dueS === Infinity);
+    const still =
+      this.even && question.throughCycles !== true && this.parts.alarms.every(({ dueS }) => dueS === Infinity);
     if (still && before && comesAgain(before, now) && this.parts.pumps.every((one) => one.atRest(pump))) {
       const times = cyclesAhead(before, now, this.modes.met, this.parts.batteries, CHARGE_STEP / this.parts.fineness);
       if (times > 0) this.repeatCycle(before, now, times);
     }
     this.modes.met.clear();
+    this.cycleLowM3 = this.volumeM3;
+    this.cycleHighM3 = this.volumeM3;
   }
 
   private repeatCycle(before: CycleStart, now: CycleStart, times: number): void {
     const periodS = now.nowS - before.nowS;
+    const [charge = 0, chargeBefore = 0] = [this.parts.batteries[0]?.charge, before.batteries[0]?.charge];
+    this.trace.addCycles(
+      this.nowS,
+      this.nowS + times * periodS,
+      { lowM3: this.cycleLowM3, highM3: this.cycleHighM3, endM3: this.volumeM3 },
+      this.parts.pumps.map((pump, index) => (pump.runningS - (before.tallies[index]?.runningS ?? 0)) / periodS),
+      [charge, charge + times * (charge - chargeBefore)],
+    );
     this.nowS += times * periodS;
     this.inM3 += times * (now.inM3 - before.inM3);
     this.parts.pumps.forEach((pump, index) => pump.repeat(before.tallies[index] ?? pump.tally(), times, periodS));
@@ -163,6 +194,10 @@ class Running {
     const flows = this.flows();
     const net = netFlow(flows, this.volumeM3);
     const leftS = Math.min(endS, nextClockS(this.question, this.parts, this.nowS)) - this.nowS;
+    if (net > STILL && this.volumeM3 >= this.parts.topM3 - 1e-13) {
+      this.overflow(flows, net, leftS);
+      return;
+    }
     const target =
       Math.abs(net) < STILL ? NaN : nextThreshold(this.parts, this.volumeM3, net > 0, this.limitAtS === null);
     const known = this.keptPassage(net, target);
@@ -172,7 +207,8 @@ class Running {
     }
     let passage = Number.isNaN(target) ? null : passTo(flows, this.volumeM3, target);
     const byLevel = passage !== null && passage.seconds <= leftS;
-    if (!passage || !byLevel) passage = passTime(flows, this.volumeM3, leftS);
+    // Water that comes to rest is looked at now and then, so that a pump that never stops is told from one that does.
+    if (!passage || !byLevel) passage = passTime(flows, this.volumeM3, Math.min(leftS, this.nextWatchS() - this.nowS));
     const fillM3 = this.fillM3();
     const cut = this.untilFull(flows, passage);
     if (byLevel)
@@ -181,6 +217,20 @@ class Running {
         ...this.modes.mode.kept.slice(0, 3),
       ];
     this.advance(cut);
+  }
+
+  private nextWatchS(): number {
+    let next = Infinity;
+    for (const { watchS } of this.parts.pumps) if (watchS > this.nowS && watchS < next) next = watchS;
+    return next;
+  }
+
+  /** Full to the top, what comes in beside what is pumped spills over. */
+  private overflow(flows: Flows, net: number, seconds: number): void {
+    const { volumeM3 } = this;
+    const takenM3 = flows.takes.map((take) => take(volumeM3) * seconds);
+    this.spill(net * seconds);
+    this.advance(this.untilFull(flows, { seconds, inM3: flows.inflow(volumeM3) * seconds, takenM3, volumeM3 }));
   }
 
   /** Cycle after cycle the same passage comes again while nothing but the clock has moved. */
@@ -221,9 +271,19 @@ class Running {
       pump.took(index >= 0 ? (takenM3[index] ?? 0) : 0, seconds);
     });
     for (const one of this.parts.batteries) drain(one, seconds, toS);
+    this.watchRising(toS, volumeM3 > fromM3 + RISEN_M3);
     this.trace.add(this.nowS, toS, fromM3, volumeM3, this.parts.pumps, this.parts.batteries[0]?.charge ?? 0);
     this.volumeM3 = Math.max(0, volumeM3);
+    this.cycleLowM3 = Math.min(this.cycleLowM3, this.volumeM3);
+    this.cycleHighM3 = Math.max(this.cycleHighM3, this.volumeM3);
     this.nowS = toS;
+  }
+
+  /** Half an hour of rising water with every pump on: they lose. */
+  private watchRising(toS: number, risen: boolean): void {
+    const { pumps } = this.parts;
+    if (!risen || pumps.length === 0 || pumps.some(({ energised }) => !energised)) this.risingSinceS = toS;
+    else if (toS - this.risingSinceS >= ourRules.neverStopsS.value - 1e-6) this.loses = true;
   }
 
   private flows(): Flows {
@@ -252,8 +312,10 @@ class Running {
       inM3,
       volumeM3,
       maxM3: this.maxM3,
+      spilledM3: this.spilledM3,
     });
     const trace = this.trace.result((volume) => this.parts.levelAt(volume));
-    return { ...tally, seconds: nowS, limitAtS, alarmAtS, events, trace };
+    const { loses, spillsAtS, spilledM3 } = this;
+    return { ...tally, seconds: nowS, limitAtS, loses, spillsAtS, spilledM3, alarmAtS, events, trace };
   }
 }

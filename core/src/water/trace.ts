@@ -49,6 +49,35 @@ export class TraceKeeper {
     }
   }
 
+  /**
+   * Adds cycles that come again to the last digit, without going through them.
+   * @param shares share of a cycle that each pump ran
+   */
+  addCycles(
+    fromS: number,
+    toS: number,
+    { lowM3, highM3, endM3 }: { readonly lowM3: number; readonly highM3: number; readonly endM3: number },
+    shares: readonly number[],
+    charges: readonly [from: number, to: number],
+  ): void {
+    if (this.pieces === 0 || toS <= fromS) return;
+    const widthS = this.seconds / this.pieces;
+    const first = Math.min(this.pieces - 1, Math.floor(fromS / widthS));
+    const last = Math.min(this.pieces - 1, Math.floor(toS / widthS));
+    for (let piece = first; piece <= last; piece += 1) {
+      const begins = Math.max(fromS, piece * widthS);
+      const ends = Math.min(toS, (piece + 1) * widthS);
+      this.lows[piece] = Math.min(this.lows[piece] ?? Infinity, lowM3);
+      this.highs[piece] = Math.max(this.highs[piece] ?? -Infinity, highM3);
+      this.ends[piece] = endM3;
+      this.charges[piece] = charges[0] + ((charges[1] - charges[0]) * (ends - fromS)) / (toS - fromS);
+      shares.forEach((share, pump) => {
+        const row = this.running[pump];
+        if (row) row[piece] = (row[piece] ?? 0) + (share * (ends - begins)) / widthS;
+      });
+    }
+  }
+
   /** The pieces, volumes turned to levels. */
   result(levelM: (volumeM3: number) => number): TracePiece[] {
     const widthS = this.seconds / Math.max(1, this.pieces);

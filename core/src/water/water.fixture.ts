@@ -45,7 +45,7 @@ export function pumpOf(more: Partial<SimPump> = {}): SimPump {
     id: 'pump',
     role: 'primary',
     batteryId: 'house',
-    flow: () => 1 / 3600,
+    moves: () => 1 / 3600,
     drainBackM3: 0,
     primeLossM: 0.012,
     primeGainM: 0.018,

@@ -43,10 +43,7 @@ export const alarm: PartKind<AlarmPart> = {
 const ALARM_TRIPS_A = 0.002;
 
 function loads(plus: number, minus: number, muted: boolean, sounderOhm: number): Element[] {
-  return [
-    resistance(plus, minus, defaults.alarmLightOhm),
-    ...(muted ? [] : [resistance(plus, minus, sounderOhm)]),
-  ];
+  return [resistance(plus, minus, defaults.alarmLightOhm), ...(muted ? [] : [resistance(plus, minus, sounderOhm)])];
 }
 
 function parallelOhm(one: number, other: number): number {
