@@ -73,13 +73,13 @@ describe('findings at their boundaries', () => {
     expect(protection.farShortA).toBeCloseTo(12 / (ohms - 0.48), 5);
   });
 
-  it('a fuse 178 mm from the battery is close enough, 179 mm needs a sheath, and even that ends at 1.83 m', () => {
+  it('a fuse 178 mm from the battery is close enough, 179 mm wants a sheath, and even that ends at 1.83 m', () => {
     const place = (stubLengthM: number, stubSheathed: boolean) =>
       codesOf({ source: { stubLengthM, stubSheathed } }).filter((code) => code.startsWith('fuse-'));
     expect(place(0.178, false)).toEqual([]);
-    expect(place(0.179, false)).toEqual(['fuse-too-far']);
-    expect(place(1.016, true)).toEqual([]);
-    expect(place(1.017, true)).toEqual(['fuse-far']);
+    expect(place(0.179, false)).toEqual(['fuse-far']);
+    expect(place(1.829, true)).toEqual([]);
+    expect(place(1.83, false)).toEqual(['fuse-too-far']);
     expect(place(1.83, true)).toEqual(['fuse-too-far']);
   });
 
@@ -105,7 +105,8 @@ describe('findings at their boundaries', () => {
     );
   });
 
-  it('says that the isolator does not make the feed dead, on every circuit', () => {
-    expect(codesOf({})).toContain('feed-unswitched');
+  it('says before any work that the isolator does not make the feed dead, and has no finding of it', () => {
+    expect(sized({}).wiredAs[0]).toMatchObject({ code: 'feed-unswitched', beforeWork: true });
+    expect(codesOf({})).not.toContain('feed-unswitched');
   });
 });

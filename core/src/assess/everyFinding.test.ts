@@ -123,11 +123,11 @@ describe('a rating', () => {
 });
 
 describe('manual', () => {
-  it('that stays on is noted; one that springs back is not', () => {
+  it('that stays on is stated; one that springs back is not', () => {
     const job = jobOf({});
     const codes = (manual: Circuit['manual']) =>
       assess({ ...job, circuits: job.circuits.map((one) => ({ ...one, manual })) }).flatMap((one) =>
-        one.status === 'incomplete' ? [] : one.findings.map(({ code }) => code),
+        one.status === 'incomplete' ? [] : one.wiredAs.map(({ code }) => code),
       );
     expect(codes('latching')).toContain('manual-can-be-forgotten');
     expect(codes('momentary')).not.toContain('manual-can-be-forgotten');
@@ -193,10 +193,10 @@ describe('pump, hose and float in a well', () => {
     expect(found(wet({ hullLengthM: 12.01 }), 'capacity-by-length')?.message).toContain('1800');
   });
 
-  it('have a check valve noted, as what it is not', () => {
+  it('have a check valve cautioned, as what it is not', () => {
     expect(found(wet({}), 'check-valve')).toBeUndefined();
     const noted = found(wet({ water: { hose: { ...hose, checkValve: true } } }), 'check-valve');
-    expect(noted).toMatchObject({ severity: 'note', message: expect.stringContaining('only guard') });
+    expect(noted).toMatchObject({ severity: 'caution', message: expect.stringContaining('only guard') });
   });
 
   it('run ten seconds at least, or it is said from which height they would', () => {

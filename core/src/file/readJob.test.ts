@@ -1,7 +1,9 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { jobJsonSchema, readJob, readJobText, writeJobText, type JobProblem, type ReadJob } from './readJob';
-import { newCircuit, newJob } from '../job';
+import { assess } from '../assess';
+import { JOB_VERSION, newCircuit, newJob } from '../job';
+import { migrate } from './migrate';
 
 const root = join(__dirname, '../../..');
 const example = (): Record<string, unknown> => JSON.parse(readFileSync(join(root, 'examples/alder-wren.json'), 'utf8'));
@@ -62,11 +64,38 @@ describe('a job file', () => {
   });
 
   it('from a newer version says so, and so does one that is no job at all', () => {
-    expect(readJob({ ...example(), version: 2 })).toMatchObject({ ok: false, code: 'newer-version' });
+    expect(readJob({ ...example(), version: JOB_VERSION + 1 })).toMatchObject({ ok: false, code: 'newer-version' });
     expect(readJob({ ...example(), format: 'something/else' })).toMatchObject({ ok: false, code: 'not-a-job' });
     expect(readJob([1, 2])).toMatchObject({ ok: false, code: 'not-a-job' });
     expect(readJobText('{"format": ')).toMatchObject({ ok: false, code: 'not-json' });
     expect(readJobText(' '.repeat(6 * 1024 * 1024))).toMatchObject({ ok: false, code: 'too-large' });
+  });
+
+  it.each(readdirSync(join(__dirname, 'kept')))('kept from an earlier version opens as one of today: %s', (name) => {
+    const text = readFileSync(join(__dirname, 'kept', name), 'utf8');
+    const kept: Record<string, unknown> = JSON.parse(text);
+    expect(kept['version']).toBeLessThan(JOB_VERSION);
+    const read = readJobText(text);
+    if (!read.ok) throw new Error(read.problems[0].message);
+    expect(read.job.version).toBe(JOB_VERSION);
+    // Nothing that was entered is lost or changed.
+    const { version: _now, ...now } = read.job;
+    const { version: _then, ...then } = kept;
+    expect(now).toEqual(then);
+    expect(readJobText(writeJobText(read.job))).toEqual(read);
+    for (const one of assess(read.job)) expect(one.status).not.toBe('incomplete');
+  });
+
+  it('of each version there was is kept', () => {
+    const versions = readdirSync(join(__dirname, 'kept')).map((name) => Number(/^v(\d+)-/.exec(name)?.[1]));
+    expect([...new Set(versions)].sort((a, b) => a - b)).toEqual(
+      Array.from({ length: JOB_VERSION - 1 }, (_, at) => at + 1),
+    );
+  });
+
+  it('that is of no earlier version is handed on as it is', () => {
+    for (const version of [JOB_VERSION, JOB_VERSION + 1, 0, -1, 1.5, '1', null])
+      expect(migrate({ version })).toEqual({ version });
   });
 
   it('with the same id twice is refused', () => {

@@ -13,10 +13,11 @@ import {
   type Said,
 } from './facts.fixture';
 import { relayRules } from './relay';
+import { waterOf } from './water.fixture';
 import { runRules } from './runs';
 import { sneakRules } from './sneaks';
 import { wiringRules } from './wiring';
-import { wiredAsOf } from './wiredAs';
+import { wiredAsOf, wiredAsOfAlarm } from './wiredAs';
 import { CircuitError } from '../circuit';
 
 /** The base circuit with some settings doing otherwise. */
@@ -329,6 +330,13 @@ describe('how it is wired', () => {
     expect(said({ circuit: plainCircuit({ manual: 'momentary', source: { feed: 'isolator' } }) })).toEqual([]);
   });
 
+  it('says of an alarm with its own battery what to do before each trip', () => {
+    const { circuit, units, petrol, conductors, behaviour, water } = factsOf();
+    const [own] = wiredAsOfAlarm({ circuit, units, petrol, conductors, behaviour, water });
+    expect(own?.code).toBe('alarm-own-battery');
+    expect(own?.text).toContain('Lift the float before each trip');
+  });
+
   it('says of an always-live pump that only its fuse, or both, make it dead', () => {
     expect(said({ options: ['pump', 'leg-fuses'] })).toContain('only-fuse-isolates');
     const apart = plainCircuit({
@@ -357,5 +365,7 @@ describe('how it is wired', () => {
     );
     const sharedFeed = { leaderId: 'a', leaderName: 'Primary', rating: null, sizes: {} };
     expect(said({ sharedFeed })).toContain('shared-feed');
+    expect(said({ water: waterOf() })).toContain('oily-water');
+    expect(said({ water: waterOf(), automatic: false })).not.toContain('oily-water');
   });
 });

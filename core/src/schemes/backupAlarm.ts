@@ -1,11 +1,10 @@
 import { alarmOn } from './alarms';
-import { autoConductor, manualConductor, negativeBack, pumpAt } from './bilgeSide';
+import { floatBetween } from './floatBetween';
 import { hotPanel } from './hotPanel';
 import { threeCoreLegs } from './legs';
 import { lights } from './lights';
-import { at, link, piece, planOf } from './pieces';
+import { at, planOf } from './pieces';
 import type { Scheme } from './plan';
-import { floatPart, plannedJoint } from './standardParts';
 
 /**
  * A second, larger pump on a float above the first one's, with a fuse and feed of
@@ -28,23 +27,13 @@ export const backupAlarm: Scheme = {
       ...panel.pieces,
       alarmOn(surveyed, at('switch', 'out')),
       lights(circuit, { running: at('switch', 'out'), lane: 'supply' }),
-      piece(
-        [
-          plannedJoint('joint-float', ['cable', 'float'], 'J1', 'auto'),
-          floatPart('Backup float'),
-          plannedJoint('joint-pump', ['cable', 'float', 'pump'], 'J2', 'supply'),
-        ],
-        [
-          manualConductor(circuit, at('switch', 'out'), at('joint-pump', 'cable'), 'Test and alarm positive'),
-          autoConductor(circuit, panel.autoFrom, at('joint-float', 'cable')),
-        ],
-        [
-          link('float-lead-1', at('joint-float', 'float'), at('float', 'a')),
-          link('float-lead-2', at('float', 'b'), at('joint-pump', 'float')),
-        ],
-      ),
-      pumpAt(circuit, { plus: at('joint-pump', 'pump'), minus: at('joint-negative', 'pump') }),
-      negativeBack(circuit, ['pump'], 'J3'),
+      ...floatBetween(circuit, {
+        usual: 'float',
+        manualFrom: at('switch', 'out'),
+        autoFrom: panel.autoFrom,
+        manualName: 'Test and alarm positive',
+        sensorName: 'Backup float',
+      }),
     ]);
   },
 };

@@ -1,11 +1,12 @@
 import { defaults, minimumSize } from '../reference';
 import type { TerminalRef } from '../circuit';
 import { manualConductor, negativeBack, pumpAt } from './bilgeSide';
+import { levelSensor, negativeWays, sensorWay } from './levelSensor';
 import { lights } from './lights';
 import { at, link, piece, planOf } from './pieces';
 import type { PlannedConductor, PlannedPart, Scheme, SurveyedCircuit } from './plan';
 import { legRun } from './runs';
-import { floatPart, givenFuse, plannedJoint, threeWayPart } from './standardParts';
+import { givenFuse, plannedJoint, threeWayPart } from './standardParts';
 import { supplySide } from './supplySide';
 
 /**
@@ -27,6 +28,12 @@ export const relay: Scheme = {
   ],
   plan: (surveyed) => {
     const { circuit } = surveyed;
+    const way = sensorWay(circuit, 'float');
+    const sensor = levelSensor(circuit, 'float', {
+      from: 'joint-float',
+      to: 'joint-float-2',
+      negative: 'joint-negative',
+    });
     return planOf([
       supplySide(surveyed, { coil: at('coil-fuse', 'source'), contact: at('relay', '30') }),
       piece(
@@ -51,19 +58,16 @@ export const relay: Scheme = {
       lights(circuit, { running: at('relay', '87'), auto: at('switch', 'auto'), lane: 'manual' }),
       piece(
         [
-          plannedJoint('joint-float', ['cable', 'float'], 'J1', 'auto'),
-          floatPart(),
-          plannedJoint('joint-float-2', ['float', 'cable'], 'J4', 'auto'),
+          plannedJoint('joint-float', ['cable', way], 'J1', 'auto'),
+          ...sensor.parts,
+          plannedJoint('joint-float-2', [way, 'cable'], 'J4', 'auto'),
           plannedJoint('joint-pump', ['cable', 'pump'], 'J2', 'supply'),
         ],
         [],
-        [
-          link('float-lead-1', at('joint-float', 'float'), at('float', 'a')),
-          link('float-lead-2', at('float', 'b'), at('joint-float-2', 'float')),
-        ],
+        sensor.existing,
       ),
       pumpAt(circuit, { plus: at('joint-pump', 'pump'), minus: at('joint-negative', 'pump') }),
-      negativeBack(circuit, ['pump'], 'J3'),
+      negativeBack(circuit, ['pump', ...negativeWays(circuit, 'float')], 'J3'),
     ]);
   },
 };

@@ -1,8 +1,7 @@
-import { autoConductor, manualConductor, negativeBack, pumpAt } from './bilgeSide';
+import { floatBetween } from './floatBetween';
 import { threeCoreLegs } from './legs';
-import { at, link, piece, planOf } from './pieces';
+import { planOf } from './pieces';
 import type { Scheme } from './plan';
-import { floatPart, plannedJoint } from './standardParts';
 import { threeWayPanel, threeWayPosts } from './threeWayPanel';
 
 /**
@@ -18,27 +17,13 @@ export const threeWayFloat: Scheme = {
   duty: 'primary',
   options: ['pump', 'three-way', 'float', 'running-light', 'armed-light'],
   legs: threeCoreLegs,
-  plan: (surveyed) => {
-    const { circuit } = surveyed;
-    return planOf([
+  plan: (surveyed) =>
+    planOf([
       ...threeWayPanel(surveyed),
-      piece(
-        [
-          plannedJoint('joint-float', ['cable', 'float'], 'J1', 'auto'),
-          floatPart(),
-          plannedJoint('joint-pump', ['cable', 'float', 'pump'], 'J2', 'supply'),
-        ],
-        [
-          manualConductor(circuit, threeWayPosts.manual, at('joint-pump', 'cable')),
-          autoConductor(circuit, threeWayPosts.auto, at('joint-float', 'cable')),
-        ],
-        [
-          link('float-lead-1', at('joint-float', 'float'), at('float', 'a')),
-          link('float-lead-2', at('float', 'b'), at('joint-pump', 'float')),
-        ],
-      ),
-      pumpAt(circuit, { plus: at('joint-pump', 'pump'), minus: at('joint-negative', 'pump') }),
-      negativeBack(circuit, ['pump'], 'J3'),
-    ]);
-  },
+      ...floatBetween(surveyed.circuit, {
+        usual: 'float',
+        manualFrom: threeWayPosts.manual,
+        autoFrom: threeWayPosts.auto,
+      }),
+    ]),
 };

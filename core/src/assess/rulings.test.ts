@@ -1,0 +1,422 @@
+import { assess } from './assess';
+import { anySurvey, jobOf, sized, sizeOf } from './assess.fixture';
+import { assessReport } from './report';
+import { newCircuit, type Circuit, type Job } from '../job';
+import { conductorSizes } from '../reference';
+import { schemeKeys } from '../schemes';
+import fc from 'fast-check';
+
+/** A job of one circuit, changed. */
+function changed(change: Partial<Circuit>, battery: Partial<Job['batteries'][number]> = {}): Job {
+  const job = jobOf({});
+  return {
+    ...job,
+    batteries: job.batteries.map((one) => ({ ...one, ...battery })),
+    circuits: job.circuits.map((one) => ({ ...one, ...change })),
+  };
+}
+
+function assessedOf(job: Job, id = 'main') {
+  const one = assess(job).find(({ circuit }) => circuit.id === id);
+  if (one?.status !== 'sized') throw new Error('not sized');
+  return one;
+}
+
+const findingOf = (job: Job, code: string, id = 'main') =>
+  assessedOf(job, id).findings.find((finding) => finding.code === code);
+
+const legs = { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } };
+
+describe('a sneak path', () => {
+  it('through a light between the posts sizes no cable and stalls no pump', () => {
+    const plain = assessedOf(changed({}));
+    for (const light of ['led', 'filament'] as const) {
+      const sneaky = assessedOf(changed({ panel: { light, lightWired: 'auto-to-manual' } }));
+      expect(sizeOf(sneaky, 'manual')).toBe(sizeOf(plain, 'manual'));
+      expect(sneaky.facts.dropPercent).toBeCloseTo(plain.facts.dropPercent, 6);
+      expect(sneaky.facts.protection.lockedRotorA).toBeGreaterThan(10);
+      expect(sneaky.findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
+    }
+  });
+
+  it('through an alarm without diodes on two circuits is judged as what it is, and sizes nothing', () => {
+    const job = jobOf({});
+    const backup: Circuit = {
+      ...newCircuit('backup', 'Backup', 'backup-alarm', 'house'),
+      legs,
+      pump: { currentA: 5 },
+      alarm: { alsoFrom: 'main', diodes: false },
+    };
+    const both = { ...job, circuits: [...job.circuits, backup] };
+    const isolated = { ...job, circuits: [...job.circuits, { ...backup, alarm: { alsoFrom: 'main', diodes: true } }] };
+    const [bare, guarded] = [assessedOf(both, 'backup'), assessedOf(isolated, 'backup')];
+    expect(sizeOf(bare, 'feed')).toBe(sizeOf(guarded, 'feed'));
+    expect(bare.facts.dropPercent).toBeCloseTo(guarded.facts.dropPercent, 2);
+    expect(bare.facts.protection.lockedRotorA).toBeCloseTo(guarded.facts.protection.lockedRotorA, 1);
+    expect(findingOf(both, 'back-feed-between-circuits', 'backup')?.severity).toBe('stop');
+    expect(findingOf(isolated, 'back-feed-between-circuits', 'backup')).toBeUndefined();
+  });
+
+  it('never makes a setting: however thin or long the cable, the same settings count', () => {
+    const settings = (lengthM: number, currentA: number) => {
+      const { facts } = assessedOf(
+        changed({
+          legs: { ...legs, panelToBilge: { lengthM }, bilgeToNegative: { lengthM } },
+          pump: { currentA },
+          choices: { conductors: { manual: '18 AWG', auto: '18 AWG', negative: '18 AWG' } },
+        }),
+      );
+      return facts.conductors.filter(({ designA }) => designA > 0.5).map(({ planned }) => planned.id);
+    };
+    expect(settings(100, 60)).toEqual(settings(1, 1));
+  });
+});
+
+describe('a short at the battery', () => {
+  it('on the post finds no stub before the fuse, also once the app has put one there', () => {
+    // 10.5 kA at the post, 1.9 kA behind 150 mm of 12 AWG.
+    const bank = { chemistry: 'lifepo4' as const, capacityAh: 236 };
+    const before = changed({}, bank);
+    const { protection } = assessedOf(before).facts;
+    expect(protection.postFaultA).toBeCloseTo(13.4 / (0.3 / 236), 3);
+    expect(protection.sourceFaultA).toBeLessThan(protection.postFaultA);
+    const { fix } = findingOf(before, 'interrupt-rating-exceeded') ?? {};
+    // A cube breaks 10 kA: at the post that is not enough, whatever the stub of the next fuse.
+    expect(fix?.circuit.source?.mainFuse?.kind).toBe('classT');
+    const cube = changed({ source: { mainFuse: { kind: 'cubeAtBattery', ratingA: 30 } } }, bank);
+    expect(assessedOf(cube).facts.protection.sourceFaultA).toBeCloseTo(protection.postFaultA, 6);
+    expect(findingOf(cube, 'interrupt-rating-exceeded')).toBeDefined();
+    const own = changed({ choices: { protection: { kind: 'cubeAtBattery', ratingA: 30 } } }, bank);
+    expect(assessedOf(own).facts.protection.sourceFaultA).toBeCloseTo(protection.postFaultA, 6);
+  });
+
+  it('is told once a battery, however many circuits hang on it', () => {
+    const job = jobOf({});
+    const more = ['b', 'c'].map((id): Circuit => ({
+      ...(job.circuits[0] ?? newCircuit(id, id, 'plain-switch', 'house')),
+      id,
+      name: id,
+    }));
+    const many = {
+      ...job,
+      batteries: [{ id: 'house', name: 'House', capacityAh: 400 }],
+      circuits: [...job.circuits, ...more],
+    };
+    const told = assess(many).flatMap((one) =>
+      one.status === 'incomplete' ? [] : one.findings.filter(({ code }) => code === 'interrupt-rating-exceeded'),
+    );
+    expect(told).toHaveLength(1);
+    const { fix } = told[0] ?? {};
+    expect(fix?.also).toHaveLength(2);
+    const mended = {
+      ...many,
+      circuits: many.circuits.map(
+        (one) => [fix?.circuit, ...(fix?.also ?? [])].find((other) => other?.id === one.id) ?? one,
+      ),
+    };
+    expect(
+      assess(mended).flatMap((one) => (one.status === 'incomplete' ? [] : one.findings.map(({ code }) => code))),
+    ).not.toContain('interrupt-rating-exceeded');
+  });
+});
+
+describe('a starting pump', () => {
+  it('is held against every device in its path', () => {
+    // About 27 A at 14.4 V: a 5 A blade fuse may open in 0.03 s, a 7.5 A one not.
+    const panel = changed({ panel: { fuse: { kind: 'blade', ratingA: 5 } }, choices: { protection: { ratingA: 10 } } });
+    expect(findingOf(panel, 'inrush-reaches-fuse')?.at).toEqual(['panel-fuse']);
+    const wide = changed({
+      panel: { fuse: { kind: 'blade', ratingA: 7.5 } },
+      choices: { protection: { ratingA: 10 } },
+    });
+    expect(findingOf(wide, 'inrush-reaches-fuse')).toBeUndefined();
+    const main = changed({
+      source: { mainFuse: { kind: 'blade', ratingA: 5 } },
+      choices: { protection: { ratingA: 10 } },
+    });
+    expect(findingOf(main, 'inrush-reaches-fuse')?.at).toEqual(['main-fuse']);
+    const apart = changed({
+      scheme: 'hot-auto',
+      panel: { legFuses: { kind: 'blade', manualA: 5, autoA: 10 } },
+      choices: { protection: { ratingA: 30 } },
+    });
+    expect(findingOf(apart, 'inrush-reaches-fuse')?.at).toContain('manual-fuse');
+    expect(assessedOf(apart).facts.protection.devices.map(({ id }) => id)).toEqual([
+      'fuse',
+      'manual-fuse',
+      'auto-fuse',
+    ]);
+  });
+
+  it('does not go through the fuse of a light’s tap or of a coil', () => {
+    const lit = assessedOf(changed({ scheme: 'relay', panel: { light: 'filament', tapFuseA: 1 } }));
+    expect(lit.facts.protection.devices.map(({ id }) => id)).toEqual(['fuse']);
+  });
+});
+
+describe('a shared feed', () => {
+  const job = jobOf({ choices: { protection: { ratingA: 15 } } });
+  const second = (more: Partial<Circuit>): Job => ({
+    ...job,
+    circuits: [
+      ...job.circuits,
+      {
+        ...newCircuit('second', 'Second', 'plain-switch', 'house'),
+        sharesFeedWith: 'main',
+        legs: { ...legs, sourceToPanel: {} },
+        pump: { currentA: 3 },
+        ...more,
+      },
+    ],
+  });
+
+  it('is a fact of its own: nobody chose its fuse in the circuit that takes it over', () => {
+    const { protection, sharedFeed } = assessedOf(second({}), 'second').facts;
+    expect(protection).toMatchObject({ ratingA: 15, overridden: false });
+    expect(sharedFeed).toMatchObject({ leaderId: 'main', leaderName: 'Main', rating: { ratingA: 15 } });
+    expect(assessedOf(second({}), 'main').facts.protection.overridden).toBe(true);
+  });
+
+  it('makes a backup none, and is parted by its fix', () => {
+    const shared = second({ scheme: 'backup-alarm' });
+    const finding = findingOf(shared, 'backup-on-primary-feed', 'second');
+    expect(finding?.severity).toBe('stop');
+    const own = finding?.fix?.circuit;
+    expect(own?.sharesFeedWith).toBeUndefined();
+    const mended = { ...shared, circuits: shared.circuits.map((one) => (one.id === 'second' && own ? own : one)) };
+    expect(findingOf(mended, 'backup-on-primary-feed', 'second')).toBeUndefined();
+    expect(assessedOf(mended, 'second').facts.sharedFeed).toBeNull();
+  });
+
+  it('blames no pump for another’s maker', () => {
+    const both = second({ pump: { currentA: 3, makerFuseA: 5 } });
+    expect(findingOf(both, 'rating-over-maker', 'main')).toBeUndefined();
+    const told = findingOf(both, 'rating-over-maker', 'second');
+    expect(told?.message).toContain('taken over from Main');
+    expect(told?.fix?.circuit.panel?.fuse?.ratingA).toBe(4);
+  });
+});
+
+describe('a backup’s alarm', () => {
+  const dead = (removed: string[]) => changed({ scheme: 'backup-alarm', rewired: { removed } });
+
+  it('that is dead is a stop, whichever conductor is off, and its fix is the way back', () => {
+    expect(findingOf(changed({ scheme: 'backup-alarm' }), 'alarm-wrong')).toBeUndefined();
+    for (const removed of ['alarm-tap', 'alarm-negative']) {
+      const finding = findingOf(dead([removed]), 'alarm-wrong');
+      expect(finding?.severity).toBe('stop');
+      expect(finding?.fix?.circuit.rewired).toBeUndefined();
+    }
+  });
+});
+
+describe('manual and auto', () => {
+  it('of different length are each judged by its own, the worse of them deciding', () => {
+    const apart = (autoLengthM: number) =>
+      assessedOf(changed({ legs: { ...legs, panelToBilge: { lengthM: 5, autoLengthM } } }));
+    const lengthOf = (one: ReturnType<typeof apart>, id: string) =>
+      one.facts.conductors.find(({ planned }) => planned.id === id)?.planned.lengthM;
+    expect([lengthOf(apart(9), 'auto'), lengthOf(apart(9), 'manual')]).toEqual([9, 5]);
+    expect(apart(9).facts.dropSetting.switches['switch']).toBe('auto');
+    expect(apart(1).facts.dropSetting.switches['switch']).toBe('manual');
+    const choices = { conductors: { feed: '12 AWG', manual: '12 AWG', auto: '12 AWG', negative: '12 AWG' } } as const;
+    const drop = (autoLengthM: number) =>
+      assessedOf(changed({ choices, legs: { ...legs, panelToBilge: { lengthM: 5, autoLengthM } } })).facts.dropV;
+    // Four metres more of 12 AWG at 30 °C, 5 A.
+    expect(drop(9) - drop(5)).toBeCloseTo(5 * 4 * (17.241 / 3.309 / 1000) * 1.0393, 6);
+    expect(drop(1)).toBeCloseTo(drop(5), 9);
+  });
+
+  it('never feed the motor together where the manual switch breaks the auto leg', () => {
+    const apart = { legFuses: { kind: 'blade' as const, manualA: 7.5, autoA: 7.5 } };
+    const fused = (manualBreaksAuto: boolean) =>
+      changed({ scheme: 'hot-auto', panel: { ...apart, manualBreaksAuto }, choices: { protection: { ratingA: 30 } } });
+    expect(findingOf(fused(false), 'legs-fused-apart')?.severity).toBe('stop');
+    expect(findingOf(fused(true), 'legs-fused-apart')).toBeUndefined();
+    // Now each leg’s own 7.5 A fuse opens on a stalled pump.
+    expect(assessedOf(fused(true)).facts.protection.legs).toBeNull();
+    expect(findingOf(fused(true), 'locked-rotor-slow')).toBeUndefined();
+    expect(assessedOf(fused(true)).findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
+  });
+});
+
+describe('a winding', () => {
+  it('measured a little higher turns the verdict: said from which ohms, and never a stop for that alone', () => {
+    const guessed = (windingOhm: number, ratingA = 10) =>
+      changed({ pump: { currentA: 5, windingOhm }, choices: { protection: { ratingA } } });
+    const finding = findingOf(guessed(0.48), 'locked-rotor-winding');
+    expect(['note', 'caution']).toContain(finding?.severity);
+    const turn = assessedOf(guessed(0.48)).facts.protection.windingTurn;
+    expect(turn?.fromOhm).toBeGreaterThan(0.48);
+    expect(turn?.fromOhm).toBeLessThan(0.78);
+    // On each side of that resistance the verdict is as it says.
+    const seconds = (windingOhm: number) => {
+      const opening = assessedOf(guessed(windingOhm)).facts.protection.lockedRotorOpening;
+      return opening.kind === 'opens' ? opening.seconds : Infinity;
+    };
+    expect(seconds((turn?.fromOhm ?? 0) - 0.002)).toBeLessThanOrEqual(10);
+    expect(seconds((turn?.fromOhm ?? 0) + 0.002)).toBeGreaterThan(10);
+    // A 5 A fuse opens in time all the way: 12 V over 0.78 Ω are three times its rating.
+    expect(assessedOf(guessed(0.48, 5)).facts.protection.windingTurn).toBeNull();
+  });
+
+  it('is looked at no higher than what is a bilge pump at all: 0.6·V0/I0', () => {
+    const { windingTurn } = assessedOf(changed({ pump: { currentA: 12 }, choices: { protection: { ratingA: 30 } } }))
+      .facts.protection;
+    expect(windingTurn?.highestOhm ?? 0).toBeLessThanOrEqual(0.2 + 0.3 + 1e-9);
+    const high = assessedOf(
+      changed({ pump: { currentA: 12, windingOhm: 0.59 }, choices: { protection: { ratingA: 15 } } }),
+    ).facts.protection;
+    expect(high.windingTurn?.highestOhm ?? 0.6).toBeLessThanOrEqual(0.6);
+  });
+});
+
+describe('a battery', () => {
+  it('as measured is judged beside 12.0 V', () => {
+    const weak = changed({}, { restV: 11.4, internalOhm: 0.15 });
+    const finding = findingOf(weak, 'pump-volts-low');
+    expect(finding?.message).toContain('as measured, 11.40');
+    const { asMeasured } = assessedOf(weak).facts;
+    // 11.4 V less 5 A or so through 150 mΩ and the cable.
+    expect(asMeasured.pumpV).toBeLessThan(11.4 - 4 * 0.15);
+    expect(findingOf(changed({}, { restV: 12.4 }), 'pump-volts-low')).toBeUndefined();
+  });
+
+  it('sagging under two pumps is told where each alone was good', () => {
+    const job = changed({ pump: { currentA: 10 } }, { internalOhm: 0.12, restV: 12.6 });
+    const [first] = job.circuits;
+    const two = {
+      ...job,
+      circuits: first ? [first, { ...first, id: 'second', name: 'Second', pump: { currentA: 12 } }] : [],
+    };
+    expect(findingOf(two, 'pumps-sag-together')?.severity).toBe('caution');
+    expect(findingOf(job, 'pumps-sag-together')).toBeUndefined();
+  });
+
+  it('is emptied by an armed light where she is left alone long, and not by a LED', () => {
+    const lit = (armedLight: 'filament' | 'led', leftAloneDays: number): Job => {
+      const job = changed({ panel: { armedLight } });
+      return { ...job, boat: { ...job.boat, leftAloneDays } };
+    };
+    // 80 mA of a 150 Ω lamp are 2 Ah a day: 50 Ah last 25 days.
+    const told = findingOf(lit('filament', 18), 'standing-draw');
+    expect(told?.severity).toBe('caution');
+    expect(told?.fix?.circuit.panel?.armedLight).toBe('led');
+    expect(findingOf(lit('filament', 14), 'standing-draw')).toBeUndefined();
+    expect(findingOf(lit('led', 18), 'standing-draw')).toBeUndefined();
+  });
+
+  it('is drawn on by an electronic sensor in whatever scheme it is fitted', () => {
+    for (const scheme of ['three-way-float', 'backup-alarm', 'relay']) {
+      const probe = changed({ scheme, water: { wellId: 'w', float: { kind: 'probe' } } });
+      const job: Job = {
+        ...probe,
+        wells: [{ id: 'w', name: 'Well', aftM: -1, foreM: 1, section: { kind: 'box', widthM: 0.5 } }],
+      };
+      const waiting = assessedOf(job).facts.behaviour.rows.find(
+        ({ setting }) =>
+          setting.floats['float'] === 'down' &&
+          (setting.switches['switch'] === 'auto' ||
+            (scheme === 'backup-alarm' && setting.switches['switch'] === 'off')),
+      );
+      expect(waiting?.point?.partA('battery')).toBeGreaterThan(0.004);
+      expect(
+        assessedOf(job).findings.filter(({ severity, topic }) => severity === 'stop' && topic === 'wiring'),
+      ).toEqual([]);
+    }
+  });
+});
+
+describe('figures of contacts, joints and lamps', () => {
+  it('measured replace the defaults in the solved circuit', () => {
+    const drop = (figures: NonNullable<Circuit['figures']>) => {
+      const { supplies } = assessedOf(changed({ figures })).facts;
+      return 12 - (supplies[0]?.pumpV ?? NaN);
+    };
+    const { pumpA = NaN } = assessedOf(changed({})).facts.supplies[0] ?? {};
+    expect(drop({ switchOhm: 0.055 }) - drop({})).toBeCloseTo(0.05 * pumpA, 1);
+    expect(drop({ floatOhm: 0.06 }) - drop({})).toBeCloseTo(0.05 * pumpA, 1);
+    // Three joints.
+    expect(drop({ jointOhm: 0.021 }) - drop({})).toBeCloseTo(0.06 * pumpA, 1);
+    expect(drop({ fuseDropV: 0 })).toBeLessThan(drop({}));
+    const warm = assessedOf(
+      changed({ figures: { conductorC: 50 }, choices: { conductors: { feed: '10 AWG' } } }),
+    ).facts.conductors.find(({ planned }) => planned.id === 'feed');
+    const usual = assessedOf(changed({ choices: { conductors: { feed: '10 AWG' } } })).facts.conductors.find(
+      ({ planned }) => planned.id === 'feed',
+    );
+    expect((warm?.resistanceOhm ?? 0) / (usual?.resistanceOhm ?? 1)).toBeCloseTo(1.1179 / 1.0393, 6);
+    const lamp = (figures: NonNullable<Circuit['figures']>) =>
+      assessedOf(changed({ panel: { light: 'filament' }, figures })).facts.conductors.find(
+        ({ planned }) => planned.id === 'light-tap',
+      )?.runningA ?? 0;
+    expect(lamp({ lampOhm: 75 }) / lamp({})).toBeCloseTo(2, 1);
+  });
+});
+
+describe('insulation that is forbidden where it runs', () => {
+  it('is no size: never a percentage of nothing', () => {
+    const job = changed({
+      legs: {
+        sourceToPanel: { lengthM: 3, insulationC: 60, engineSpace: true },
+        panelToBilge: { lengthM: 5, insulationC: 60, engineSpace: true },
+        bilgeToNegative: { lengthM: 5, insulationC: 60, engineSpace: true },
+      },
+      choices: { family: 'metric' },
+    });
+    const { findings } = assessedOf(job);
+    expect(findings.map(({ code }) => code)).toContain('insulation-forbidden-in-engine-space');
+    expect(findings.map(({ code }) => code)).not.toContain('rating-over-conductor');
+    for (const { message } of findings) expect(message).not.toMatch(/Infinity|NaN/);
+    expect(findings.find(({ code }) => code === 'insulation-forbidden-in-engine-space')?.fix?.label).toMatch(/105 °C/);
+  });
+});
+
+describe('findings', () => {
+  it('have an id of their own in every circuit', () => {
+    fc.assert(
+      fc.property(
+        anySurvey,
+        fc.dictionary(
+          fc.constantFrom('feed', 'manual', 'auto', 'negative'),
+          fc.constantFrom(...conductorSizes.awg.map(({ size }) => size)),
+        ),
+        ({ family: _family, ...given }, conductors) => {
+          const ids = sized({ ...given, choices: { conductors } }).findings.map(({ id }) => id);
+          expect(new Set(ids).size).toBe(ids.length);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('of one cause are one finding with its places', () => {
+    const thin = changed({ choices: { conductors: { feed: '18 AWG', auto: '18 AWG', negative: '18 AWG' } } });
+    const found = assessedOf(thin).findings.filter(({ code }) => code === 'below-minimum-size');
+    expect(found.map(({ at }) => at)).toEqual([['stub', 'feed', 'auto', 'negative']]);
+    expect(found[0]?.id).toBe('below-minimum-size@stub');
+    expect(found[0]?.fix?.circuit.choices?.conductors).toEqual({});
+  });
+
+  it('of every scheme speak one unit system', () => {
+    for (const scheme of schemeKeys) {
+      const job = changed({ scheme, source: { stubLengthM: 0.5 } });
+      const said = (units: 'metric' | 'us') =>
+        assess(job, { units }).flatMap((one) =>
+          one.status === 'incomplete' ? [] : one.findings.flatMap(({ message, fix }) => [message, fix?.label ?? '']),
+        );
+      expect(said('us').join(' ')).not.toMatch(/\d\u00a0(mm|m|L|L\/h)(?![\wΩ])/);
+      expect(said('metric').join(' ')).not.toMatch(/\d\u00a0(in|ft|gal)\b/);
+    }
+  });
+});
+
+test('the report tells never from not shown', () => {
+  const word = (protection: NonNullable<Circuit['choices']>['protection']) => {
+    const [one] = assessReport(changed({ choices: { protection } })).circuits;
+    return one && 'protection' in one ? [one.protection?.opensWithinS, one.protection?.opensWithin] : [];
+  };
+  expect(word({ kind: 'cubeAtBattery', ratingA: 30 })).toEqual([null, 'not shown']);
+  expect(word({ kind: 'blade', ratingA: 30 })).toEqual([null, 'never']);
+  expect(word({ kind: 'blade', ratingA: 7.5 })[1]).toBe('opens');
+});
