@@ -17,9 +17,9 @@ export interface PumpAndHose {
  */
 const NEAR_SHUT_OFF_M = 0.02;
 /** Points over the head to spare and over the flow, at the usual fineness. */
-const POINTS = 128;
-/** Losses are kept up to this multiple of the open flow; no battery turns a pump faster. */
-const MOST_OF_OPEN = 1.6;
+const POINTS = 192;
+/** Losses are kept up to what passes with no lift at this speed; no battery turns a pump faster. */
+const MOST_SPEED = 1.6;
 const MOST_STEPS = 60;
 /** How near a flow is found, as a share of the open flow. */
 const CLOSE_SHARE = 1e-10;
@@ -41,9 +41,9 @@ export class HoseFlow {
     private readonly fineness: number,
   ) {
     const { curve, hose, water } = system;
-    const most = MOST_OF_OPEN * curve.openFlow;
+    const most = pumpPointAt(curve, hose, MOST_SPEED, 0, water).flow;
     this.loss = new RootGrid(most, Math.ceil(POINTS * fineness), (flow) => headLossM(hose, flow, water));
-    this.squareLoss = headLossM(hose, curve.openFlow, water) / (curve.openFlow * curve.openFlow);
+    this.squareLoss = headLossM(hose, most, water) / (most * most);
   }
 
   /**
@@ -75,7 +75,7 @@ export class HoseFlow {
     if (spareM <= 0) return 0;
     const { curve } = this.system;
     const { loss } = this;
-    let [low, high] = [0, Math.min(speedRatio, MOST_OF_OPEN) * curve.openFlow];
+    let [low, high] = [0, Math.min(speedRatio * curve.openFlow, loss.most)];
     const close = CLOSE_SHARE * high;
     // Were curve and loss both squares of the flow, it would be this.
     let flow = Math.sqrt(spareM / (curve.shutOffM / (curve.openFlow * curve.openFlow) + this.squareLoss));
