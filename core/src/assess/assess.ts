@@ -1,8 +1,17 @@
-import { severityRank, worstSeverity, type Finding, type FixIdea, type Severity } from '../findings';
+import {
+  judgeBoat,
+  severityRank,
+  worstSeverity,
+  type BoatJudgement,
+  type Finding,
+  type FixIdea,
+  type Severity,
+} from '../findings';
 import type { Battery, Circuit, Job } from '../job';
 import type { UnitSystem } from '../units';
+import { boatFactsOf } from './boatFacts';
 import { findingsBeside } from './boatFindings';
-import { assessCircuit, judgedAgain, type AssessedCircuit } from './circuit';
+import { assessCircuit, judgedAgain, type AssessedCircuit, type JudgedCircuit } from './circuit';
 import { feedOf, withOwnFeed } from './sharedFeed';
 import type { Surroundings } from './surroundings';
 import { waterSurroundings } from './waterFacts';
@@ -73,7 +82,16 @@ function assessOne(job: Job, circuit: Circuit, known: Known, units: UnitSystem):
     const { merged: alone, around: there } = surroundingsOf(other, changed, known, units);
     return judgedAgain(alone, there);
   };
-  return withOwnFeed(assessCircuit(merged, around, elsewhere), circuit);
+  const beside = (judged: JudgedCircuit): BoatJudgement[] => {
+    const others = [...known.values()].filter((one) => one.circuit.id !== circuit.id);
+    return judgeBoat(boatFactsOf(job, [...others, asSized(circuit, judged)], units));
+  };
+  return withOwnFeed(assessCircuit(merged, around, elsewhere, beside), circuit);
+}
+
+/** A circuit judged with a change, as the boat's own rules take it. */
+function asSized(circuit: Circuit, { plan, netlist, facts, alternatives }: JudgedCircuit): AssessedCircuit {
+  return { status: 'sized', circuit, plan, netlist, facts, findings: [], wiredAs: [], alternatives };
 }
 
 function surroundingsOf(job: Job, circuit: Circuit, known: Known, units: UnitSystem) {

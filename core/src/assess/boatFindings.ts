@@ -3,7 +3,7 @@ import type { Job } from '../job';
 import type { UnitSystem } from '../units';
 import { boatFactsOf } from './boatFacts';
 import type { AssessedCircuit } from './circuit';
-import { answers, asFinding, withFix } from './tryFixes';
+import { answers, asFinding, NOTHING, withFix } from './tryFixes';
 
 /** A job with its circuits assessed, the boat's own findings not yet among theirs. */
 interface AssessedJob {
@@ -78,9 +78,6 @@ function firstThatHelps(
   }
   return undefined;
 }
-
-/** No finding has this code: what is asked is whether new stops came. */
-const NOTHING = { code: '', at: ['nowhere'] };
 
 function allJudgements({ job, assessed }: AssessedJob, units: UnitSystem) {
   const boat: readonly BoatJudgement[] = judgeBoat(boatFactsOf(job, assessed, units));

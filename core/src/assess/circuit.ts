@@ -5,6 +5,7 @@ import {
   wiredAsOf,
   type CircuitFacts,
   type Finding,
+  type Judgement,
   type Statement,
   type SupplyFacts,
 } from '../findings';
@@ -57,12 +58,14 @@ export function assessCircuit(
   circuit: Circuit,
   around: Surroundings,
   elsewhere: (changed: Circuit) => Judged | null,
+  beside: (judged: JudgedCircuit) => readonly Judgement[],
 ): AssessedCircuit {
   const needs = [...needsOf(circuit), ...around.needs];
   if (needs.length > 0) return { status: 'incomplete', circuit, needs };
   if (!schemeOf(circuit).options.includes('pump')) return assessAlarm(circuit, around);
   if (!isSurveyed(circuit)) return { status: 'incomplete', circuit, needs };
-  const { plan, netlist, settings, alternatives, ...judged } = judge(circuit, around);
+  const judged = judge(circuit, around);
+  const { plan, netlist, settings, alternatives } = judged;
   const again = (changed: Circuit) => {
     if (changed.sharesFeedWith !== circuit.sharesFeedWith) return elsewhere(changed);
     return isSurveyed(changed)
@@ -75,13 +78,19 @@ export function assessCircuit(
     plan,
     netlist,
     facts: judged.facts,
-    findings: tryFixes(judged, again, pumpEffect(around.units)),
+    findings: tryFixes(judged, again, pumpEffect(around.units), (one) => (isWhole(one) ? beside(one) : [])),
     wiredAs: wiredAsOf(judged.facts),
     alternatives,
   };
 }
 
-interface JudgedCircuit extends Judged {
+/** Whether all that is known of a judged circuit is there, or only its facts. */
+function isWhole(judged: Judged): judged is JudgedCircuit {
+  return 'netlist' in judged;
+}
+
+/** A circuit with everything that is known of it, its fixes not tried. */
+export interface JudgedCircuit extends Judged {
   readonly plan: PumpPlan;
   readonly netlist: Netlist;
   readonly settings: readonly Setting[];

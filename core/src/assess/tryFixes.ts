@@ -30,11 +30,13 @@ type Effect<Facts> = (before: Judged<Facts>, after: Judged<Facts>) => Fix['effec
  * when the fix is first read: a list of many circuits never asks.
  * @param again assesses another state of the same circuit
  * @param effectOf says what a change moves
+ * @param beside what is judged beside the circuit and may become a stop by a change to it: of the battery that it shares
  */
 export function tryFixes<Facts>(
   before: Judged<Facts>,
   again: (circuit: Circuit) => Judged<Facts> | null,
   effectOf: Effect<Facts>,
+  beside: (judged: Judged<Facts>) => readonly Judgement[] = () => [],
 ): Finding[] {
   const tried = new Map<string, Judged<Facts> | null>();
   const outcomeOf = (idea: FixIdea) => {
@@ -53,6 +55,7 @@ export function tryFixes<Facts>(
       for (const idea of typeof ideas === 'function' ? ideas() : ideas) {
         const after = outcomeOf(idea);
         if (!after || !answers(finding, before.judgements, after.judgements)) continue;
+        if (!answers(NOTHING, beside(before), beside(after))) continue;
         const brings = newCautions(before, after);
         if (best === null || brings < best.brings) best = { idea, after, brings };
         if (brings === 0) break;
@@ -122,6 +125,9 @@ export function asFinding({ code, severity, message, rule, source, at, topic = '
 }
 
 type Placed = Pick<Judgement, 'code' | 'at'>;
+
+/** No finding is this one: asked whether it is gone, only new stops count. */
+export const NOTHING: Placed = { code: '', at: ['nowhere'] };
 
 /** Whether two findings are of one code and share a place, or have none. */
 function meets(one: Placed, other: Placed): boolean {

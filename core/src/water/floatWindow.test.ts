@@ -142,3 +142,88 @@ test('windows agree with every millimetre tried, in all hulls, attitudes and del
     { numRuns: 150 },
   );
 });
+
+describe('in a well that narrows upwards', () => {
+  /** 600 mm wide to 100 mm, 60 mm wide above; a metre long. */
+  const bottle: Well = {
+    ...box,
+    shape: {
+      kind: 'table',
+      rows: [
+        { heightM: 0.1, areaM2: 0.06 },
+        { heightM: 0.4, areaM2: 0.078 },
+      ],
+    },
+  };
+  const asked = (drainBackL: number, limitM = 0.35) =>
+    questionOf([
+      poseOf(
+        bottle,
+        hinged,
+        { trimDeg: 0, heelDeg: 0 },
+        { drainBackM3: drainBackL / 1000, flow: 1e-4, limit: { levelM: limitM, id: 'floor' } },
+      ),
+    ]);
+
+  it('a float has a highest height from what its hose gives back', () => {
+    // 30 mm of dead-band hold 18 L below 100 mm and 1.8 L above; 4 L ask for 6 L between on and off.
+    const window = floatWindow(asked(4));
+    expect(window.highBound?.rule).toBe('drain-back');
+    // Six litres: 600 mm × 1 m below 100 mm, 60 mm × 1 m above it.
+    const atMost = window.maxM ?? NaN;
+    const [on, off] = [atMost + 0.055, atMost + 0.025];
+    expect(0.6 * (0.1 - off) + 0.06 * (on - 0.1)).toBeCloseTo(0.006, 6);
+    expect(isWithin(window, atMost)).toBe(true);
+    expect(isWithin(window, atMost + 1e-4)).toBe(false);
+  });
+
+  it('a wide top above a neck gives a window in two pieces, of which the lower is meant', () => {
+    const goblet: Well = {
+      ...box,
+      shape: {
+        kind: 'table',
+        rows: [
+          { heightM: 0.1, areaM2: 0.06 },
+          { heightM: 0.3, areaM2: 0.072 },
+          { heightM: 0.5, areaM2: 0.192 },
+        ],
+      },
+    };
+    const window = floatWindow(
+      questionOf([
+        poseOf(
+          goblet,
+          hinged,
+          { trimDeg: 0, heelDeg: 0 },
+          { drainBackM3: 0.004, flow: 1e-4, limit: { levelM: 0.45, id: 'floor' } },
+        ),
+      ]),
+    );
+    expect(window.pieces).toHaveLength(2);
+    expect(window.pieces.map(({ lowBound, highBound }) => [lowBound?.rule, highBound?.rule])).toEqual([
+      ['floor', 'drain-back'],
+      ['drain-back', 'limit'],
+    ]);
+    expect([window.minM, window.maxM]).toEqual([window.pieces[0]?.fromM, window.pieces[0]?.toM]);
+    expect(window.recommendedM).toBeLessThan(0.1);
+    const neck = ((window.pieces[0]?.toM ?? 0) + (window.pieces[1]?.fromM ?? 0)) / 2;
+    expect(isWithin(window, neck)).toBe(false);
+  });
+
+  it('runs long enough end below where the neck begins, and the recommendation keeps clear of both ends', () => {
+    const window = floatWindow(asked(0));
+    expect(window.comfort.every(({ toM }) => Number.isFinite(toM))).toBe(true);
+    const [comfort] = window.comfort;
+    expect(window.recommendedM).toBeGreaterThanOrEqual(comfort?.fromM ?? NaN);
+    expect(window.recommendedM).toBeLessThanOrEqual((comfort?.toM ?? NaN) - 0.01 + 1e-9);
+  });
+
+  it('that nowhere holds enough is open at no height, whatever the float’s place', () => {
+    expect(floatWindow(asked(20))).toMatchObject({
+      open: false,
+      never: { rule: 'drain-back' },
+      pieces: [],
+      recommendedM: null,
+    });
+  });
+});

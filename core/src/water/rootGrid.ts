@@ -6,8 +6,7 @@
  * last piece's cubic is kept.
  */
 export class RootGrid {
-  /** Few points of a grid are ever asked for. */
-  private readonly values = new Map<number, number>();
+  private readonly values: Float64Array;
   private readonly perRoot: number;
   private kept = -1;
   private k0 = 0;
@@ -25,6 +24,7 @@ export class RootGrid {
     private readonly points: number,
     private readonly exact: (quantity: number) => number,
   ) {
+    this.values = new Float64Array(points).fill(NaN);
     this.perRoot = (points - 1) / Math.sqrt(most);
   }
 
@@ -58,10 +58,10 @@ export class RootGrid {
   }
 
   private value(point: number): number {
-    const known = this.values.get(point);
-    if (known !== undefined) return known;
+    const known = this.values[point] ?? NaN;
+    if (!Number.isNaN(known)) return known;
     const found = this.exact((point / this.perRoot) ** 2);
-    this.values.set(point, found);
+    this.values[point] = found;
     return found;
   }
 }

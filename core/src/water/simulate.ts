@@ -226,11 +226,17 @@ class Running {
   }
 
   /** Full to the top, what comes in beside what is pumped spills over. */
-  private overflow(flows: Flows, net: number, seconds: number): void {
+  private overflow(flows: Flows, net: number, mostS: number): void {
     const { volumeM3 } = this;
-    const takenM3 = flows.takes.map((take) => take(volumeM3) * seconds);
+    const takes = flows.takes.map((take) => take(volumeM3));
+    // Until a hose has come full.
+    const seconds = this.modes.mode.takers.reduce((least, { pump, fillM3 }, index) => {
+      const [needM3, take] = [pump.drainBackM3 - fillM3, takes[index] ?? 0];
+      return needM3 > 1e-15 && take > 0 ? Math.min(least, needM3 / take) : least;
+    }, mostS);
     this.spill(net * seconds);
-    this.advance(this.untilFull(flows, { seconds, inM3: flows.inflow(volumeM3) * seconds, takenM3, volumeM3 }));
+    const takenM3 = takes.map((take) => take * seconds);
+    this.advance({ seconds, inM3: flows.inflow(volumeM3) * seconds, takenM3, volumeM3 });
   }
 
   /** Cycle after cycle the same passage comes again while nothing but the clock has moved. */

@@ -8,12 +8,21 @@ const shapes: readonly SectionShape[] = [
   { kind: 'box', widthM: 0.5 },
   { kind: 'v', deadriseDeg: 14, widthM: 0.7 },
   { kind: 'round', radiusM: 0.4 },
+  // Half-breadths of 100, 200 and 300 mm.
+  {
+    kind: 'table',
+    rows: [
+      { heightM: 0.05, areaM2: 0.01 },
+      { heightM: 0.15, areaM2: 0.05 },
+      { heightM: 0.3, areaM2: 0.14 },
+    ],
+  },
 ];
 
 /** Volume by brute force: columns of a fine grid. */
 function columns(well: Well, slopes: { alongX: number; alongY: number }, levelM: number): number {
   const { aftM, foreM, centreYM, floorM, floorSlope, shape } = well;
-  const half = shape.kind === 'round' ? shape.radiusM : shape.kind === 'table' ? 0 : shape.widthM / 2;
+  const half = shape.kind === 'round' ? shape.radiusM : shape.kind === 'table' ? 0.3 : shape.widthM / 2;
   const bottom = sectionOf(shape, 0);
   const count = 700;
   let sum = 0;
@@ -42,6 +51,55 @@ test.each(shapes)('volume of a trimmed and heeled %o well agrees with brute forc
     const brute = columns(well, slopes, levelM);
     expect(Math.abs(exact / brute - 1)).toBeLessThan(0.001);
   }
+});
+
+test('a table that narrows upwards counts heel too, held against every cell of its section', () => {
+  const rows = [
+    { heightM: 0.1, areaM2: 0.06 },
+    { heightM: 0.2, areaM2: 0.08 },
+    { heightM: 0.3, areaM2: 0.09 },
+  ];
+  const halfAt = (z: number) => (z < 0.1 ? 0.3 : z < 0.2 ? 0.1 : 0.05);
+  for (const [heelDeg, levelM] of [
+    [0, 0.25],
+    [7, 0.05],
+    [-15, 0.12],
+    [25, 0.28],
+  ] as const) {
+    const slopes = slopesOf({ trimDeg: 0, heelDeg });
+    const exact = posedWell({ ...box, shape: { kind: 'table', rows } }, slopes).volumeM3(levelM);
+    let cells = 0;
+    const [across, up] = [600, 800];
+    for (let i = 0; i < across; i += 1) {
+      const y = -0.3 + (0.6 * (i + 0.5)) / across;
+      for (let j = 0; j < up; j += 1) {
+        const z = (0.5 * (j + 0.5)) / up;
+        if (Math.abs(y) <= halfAt(z) && z < levelM + y * slopes.alongY) cells += 1;
+      }
+    }
+    const counted = (cells * 0.6 * 0.5) / (across * up);
+    expect(Math.abs(exact / counted - 1)).toBeLessThan(0.005);
+  }
+});
+
+test('a table heeled by 7° holds about half of what it held level, with the water as high at its middle', () => {
+  // 600 mm wide and shallow: the water runs to one side, and over a wedge of it.
+  const rows = [{ heightM: 0.2, areaM2: 0.12 }];
+  const at = (heelDeg: number) =>
+    posedWell({ ...box, shape: { kind: 'table', rows } }, slopesOf({ trimDeg: 0, heelDeg })).volumeM3(0);
+  const slope = Math.tan((7 * Math.PI) / 180);
+  expect(at(0)).toBe(0);
+  expect(at(7)).toBeCloseTo((slope * 0.3 ** 2) / 2, 12);
+});
+
+test('the floor of a table rises where it gains breadth, and ends at its widest', () => {
+  const rows = [
+    { heightM: 0.05, areaM2: 0.01 },
+    { heightM: 0.15, areaM2: 0.05 },
+  ];
+  const section = sectionOf({ kind: 'table', rows }, 0);
+  expect([0, 0.1, 0.11, -0.2].map((offset) => section.floorM(offset))).toEqual([0, 0, 0.05, 0.05]);
+  expect(section.floorM(0.201)).toBe(Infinity);
 });
 
 test('closed forms: a wedge against one end, a V, and half a circle', () => {
