@@ -106,7 +106,7 @@ function fixedSteps({ well, ingress, pumps, seconds, batteries }: SimQuestion, s
     // The pump's flow is looked up anew once a second only: a root at each step would take days.
     if (step % 100 === 0) {
       const volts = battery.emfV(charge);
-      flow = running ? pump.flow(pump.drive.running(volts).speedRatio, well.levelM(volumeM3)) : 0;
+      flow = running ? flowOf(pump, pump.drive.running(volts).speedRatio, well.levelM(volumeM3)) : 0;
     }
     const taken = running ? flow * stepS : 0;
     fillM3 = Math.min(pump.drainBackM3, fillM3 + taken);
@@ -152,6 +152,7 @@ function window200(jobs: readonly Job[]): number {
       marginM: ourRules.windowMarginM.value,
       drainBackFactor: ourRules.drainBackFactor.value,
       shortestRunS: ourRules.shortestRunS.value,
+      abovePrimaryM: ourRules.backupAboveLeastM.value,
     });
   }, 101);
 }

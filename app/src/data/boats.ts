@@ -1,5 +1,6 @@
 import { assess, type AssessedCircuit } from '@harbor-latch/core/assess/index';
 import type { Job } from '@harbor-latch/core/job/index';
+import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { listBoats, ServerAway, type StoredBoat } from './api';
@@ -77,13 +78,16 @@ export function useBoat(id: string): BoatAccess {
   return { yard, draft: yard.boats.find((draft) => draft.id === id) };
 }
 
-const assessments = new WeakMap<Job, AssessedCircuit[]>();
+const assessments: Readonly<Record<UnitSystem, WeakMap<Job, AssessedCircuit[]>>> = {
+  metric: new WeakMap(),
+  us: new WeakMap(),
+};
 
-/** The assessment of a job; computed once for each job object. */
-export function assessed(job: Job): AssessedCircuit[] {
-  const known = assessments.get(job);
+/** The assessment of a job, its findings worded in one unit system; computed once for each job object. */
+export function assessed(job: Job, units: UnitSystem = 'metric'): AssessedCircuit[] {
+  const known = assessments[units].get(job);
   if (known) return known;
-  const result = assess(job);
-  assessments.set(job, result);
+  const result = assess(job, { units });
+  assessments[units].set(job, result);
   return result;
 }

@@ -118,6 +118,14 @@ function symbol(
           <Path d={closed ? 'M0 14 L2 -17' : 'M0 14 L15 -17'} {...stroke} strokeWidth={closed ? 4 : 2.5} />
           <Circle cx={0} cy={-17} r={3.5} {...stroke} fill={ground} />
           <Circle cx={0} cy={15} r={3.5} {...stroke} fill={ground} />
+          {part.breaksAuto ? (
+            <>
+              <Path d="M30 -30 V-20 M30 16 V30 M8 0 H28" {...stroke} strokeWidth={1.5} />
+              <Path d={closed ? 'M30 14 L45 -17' : 'M30 14 L32 -17'} {...stroke} strokeWidth={closed ? 2.5 : 4} />
+              <Circle cx={30} cy={-17} r={3.5} {...stroke} fill={ground} />
+              <Circle cx={30} cy={15} r={3.5} {...stroke} fill={ground} />
+            </>
+          ) : null}
         </>
       );
     case 'isolator':

@@ -59,10 +59,19 @@ const shapes: Shapes = {
     },
     words: { x: 14, y: -30 },
   }),
-  'on-off-switch': () => ({
-    box: { x: -20, y: -30, width: 40, height: 60 },
-    ports: { in: { x: 0, y: -30, leaves: 'up' }, out: { x: 0, y: 30, leaves: 'any' } },
-    words: { x: 26, y: -8 },
+  'on-off-switch': ({ breaksAuto }) => ({
+    box: { x: -20, y: -30, width: breaksAuto ? 70 : 40, height: 60 },
+    ports: {
+      in: { x: 0, y: -30, leaves: 'up' },
+      out: { x: 0, y: 30, leaves: 'any' },
+      ...(breaksAuto
+        ? {
+            'auto-in': { x: 30, y: -30, leaves: 'up' as const },
+            'auto-out': { x: 30, y: 30, leaves: 'any' as const },
+          }
+        : {}),
+    },
+    words: { x: breaksAuto ? 56 : 26, y: -8 },
   }),
   isolator: () => ({
     box: { x: -20, y: -30, width: 40, height: 60 },

@@ -15,6 +15,7 @@ import {
 import type { Finding } from '@harbor-latch/core/findings/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import { ingressOf } from '@harbor-latch/core/assess/index';
+import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
 
 export type OnPart = (done: number, of: number) => void;
@@ -37,14 +38,14 @@ export interface CycleQuestion {
 /** Long runs of a well: what the worker does, apart from the page. */
 export const waterWork = {
   /** Every pose with every ingress, and what they say together. */
-  runs(job: Job, wellId: string, hours: number, onPart: OnPart): WellRuns {
+  runs(job: Job, wellId: string, hours: number, units: UnitSystem, onPart: OnPart): WellRuns {
     const reports: RunReport[] = [];
     const total = ingressOf(job, wellId).length * posesOf(job).length;
     for (const report of wellRuns(job, wellId, hours)) {
       reports.push(report);
       onPart(reports.length, total);
     }
-    const findings = lastingFindings(job, wellId, reports);
+    const findings = lastingFindings(job, wellId, reports, units);
     // A fix is tried when it is first read; it goes over to the page as plain data.
     return { reports, findings: findings.map(plainFinding) };
   },

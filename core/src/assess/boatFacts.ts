@@ -53,7 +53,7 @@ function batteryFacts(battery: Battery, sized: readonly Sized[]): BatteryFacts {
   const capacityAh = battery.capacityAh ?? defaults.capacityAh;
   const { usableTo } = batteryChemistry[chemistry];
   const postsTogetherV = postsWithAll(battery, sized);
-  const circuits = sized.map((one) => batteryCircuit(one, postsTogetherV));
+  const circuits = sized.map((one) => batteryCircuit(one, sized.length > 1 ? postsTogetherV : null));
   const standingA = circuits.reduce((sum, one) => sum + one.standingA, 0);
   return {
     battery,
@@ -95,7 +95,8 @@ function atWork({ netlist, facts, plan }: Sized, postsV: number) {
   return row ? { amps: row.point.partA(plan.ids.battery), pumpV: Math.abs(row.pumpV) } : null;
 }
 
-function batteryCircuit(one: Sized, postsTogetherV: number): BatteryCircuit {
+/** @param postsTogetherV volts at the posts with every pump at work; null where there is but this one */
+function batteryCircuit(one: Sized, postsTogetherV: number | null): BatteryCircuit {
   const { facts, circuit } = one;
   const { protection } = facts;
   const first = protection.main ?? protection;
@@ -113,7 +114,7 @@ function batteryCircuit(one: Sized, postsTogetherV: number): BatteryCircuit {
     shares: facts.sharedFeed !== null,
     standingA: circuit.source?.feed === 'isolator' ? 0 : standingA(one),
     aloneV: Math.abs(facts.asMeasured.pumpV),
-    togetherV: atWork(one, postsTogetherV)?.pumpV ?? 0,
+    togetherV: postsTogetherV === null ? Math.abs(facts.asMeasured.pumpV) : (atWork(one, postsTogetherV)?.pumpV ?? 0),
   };
 }
 

@@ -165,7 +165,9 @@ function judge(circuit: SurveyedCircuit, around: Surroundings, known?: readonly 
   );
   const motor = motorOf(circuit.pump);
   const supplyRows = supplies.map(({ supplyV, solved }) => supplyFacts(circuit.pump, motor, supplyV, solved));
-  const asMeasured = supplyFacts(circuit.pump, motor, emfOf(planned), solveIn(planned, settings, plan.ids.pump));
+  // In the setting that gives the pump least.
+  const weakest = supplyRows[0] ? [supplyRows[0].setting] : settings;
+  const asMeasured = supplyFacts(circuit.pump, motor, emfOf(planned), solveIn(planned, weakest, plan.ids.pump));
   const water = waterFactsOf(circuit, around.water, { motor, supplies: supplyRows, reversed: behaviour.reversed });
   const facts: CircuitFacts = {
     circuit,

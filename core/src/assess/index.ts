@@ -6,6 +6,8 @@ export * from './circuit';
 export * from './needs';
 export * from './report';
 export * from './reasons';
+export { leftAloneDaysOf } from './boatFacts';
+export { runNeeds, type RunNeed } from './runNeeds';
 export * from './working';
 export * from './waterReport';
 export { circuitsOf, runWell, simQuestionOf, waterOf, type RunFault, type WellRunQuestion } from './wellRun';

@@ -5,7 +5,7 @@ import type { ConductorFacts, DeviceFacts, ProtectionFacts, SharedFeed, TapFacts
 import type { Battery, Choices, Circuit } from '../job';
 import type { PumpPlan } from '../schemes';
 import { heldIn, leastBy, some, solveIn, withPump, withSupply, type Solved } from './settings';
-import { windingTurn } from './windingTurn';
+import { windingTurn, type StalledDevice } from './windingTurn';
 
 /** The rating in force: of a feed taken over, the user's, else the proposed one, else the nearest standard one above the current. */
 export function ratingInForce(
@@ -55,6 +55,7 @@ export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
   const short = faultsIn(question, 'shorted', defaults.ratedSupplyV);
   const starting = startingFaults(question, locked);
   const lockedRotorOpening = slowest(locked);
+  const legs = legsOpening(locked);
   const postFaultA = faultA(question.battery, 0);
   return {
     kind: rating.kind,
@@ -64,10 +65,8 @@ export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
     proposed: answer.found ? answer.rating : null,
     lockedRotorA: leastA(locked),
     lockedRotorOpening,
-    windingTurn: windingTurn(question.netlist, lockedRotorOpening, (netlist) =>
-      slowest(faultsIn({ ...question, netlist }, 'locked', defaults.ratedSupplyV)),
-    ),
-    legs: legsOpening(locked),
+    windingTurn: legs ? null : windingTurn(question.netlist, lockedRotorOpening, stalledIn(question, locked)),
+    legs,
     farShortA: leastA(short),
     farShortOpening: slowest(short),
     inrushA: starting.scale * Math.max(...starting.faults.map(({ deviceA }) => deviceA)),
@@ -82,6 +81,23 @@ export function protectionFacts(question: ProtectionQuestion): ProtectionFacts {
     makerA,
     stubLengthM: source?.stubLengthM ?? defaults.stubLengthM,
     stubSheathed: source?.stubSheathed ?? false,
+  };
+}
+
+/** The devices of a stalled pump in the setting that lets through least, with what each carries. */
+function stalledIn(question: ProtectionQuestion, locked: Faults): (netlist: Netlist) => StalledDevice[] {
+  const [first, ...rest] = locked.faults;
+  const settings = first ? [leastBy([first, ...rest], ({ deviceA }) => deviceA).setting] : [];
+  return (netlist) => {
+    const { faults } =
+      netlist === question.netlist
+        ? locked
+        : faultsIn({ ...question, netlist, settings }, 'locked', defaults.ratedSupplyV);
+    const point = faults.find(({ setting }) => setting === settings[0])?.point;
+    return netlist.parts.flatMap((part): StalledDevice[] => {
+      const amps = part.kind === 'fuse' && point ? Math.abs(point.partA(part.id)) : 0;
+      return part.kind === 'fuse' && amps > 0 ? [{ kind: part.family, ratingA: part.ratingA, amps }] : [];
+    });
   };
 }
 

@@ -23,12 +23,13 @@ export function smallerSizeOf(asked: SmallerQuestion): SmallerSize | null {
   const smaller = sizes[sizes.findIndex(({ size }) => size === proposed.size) - 1];
   if (!smaller) return null;
   const resized = withSupply(withOhms(netlist, ohmsThroughout(question, smaller.size)), defaults.runningSupplyV);
-  const pumpV = leastPumpV(solveIn(resized, question.settings, question.plan.ids.pump));
   const present = supplyRows.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
+  const weakest = present ? [present.setting] : question.settings;
+  const pumpV = leastPumpV(solveIn(resized, weakest, question.plan.ids.pump));
   const flowAt = (volts: number) => hoseFlowAt(water, motor, volts) ?? asked.openFlowAt(volts);
   return {
     size: smaller.size,
-    dropPercent: (100 * dropThroughout(question, smaller).dropV) / defaults.ratedSupplyV,
+    dropPercent: (100 * dropThroughout({ ...question, settings: weakest }, smaller).dropV) / defaults.ratedSupplyV,
     flowLPerH: flowAt(pumpV),
     presentFlowLPerH: present ? flowAt(present.pumpV) : null,
   };

@@ -4,6 +4,7 @@ import { schemeOf } from '../schemes';
 import { posesOf, type BatteryRun, type PumpRun, type WaterRun } from '../water';
 import { assess } from './assess';
 import type { AssessedCircuit } from './circuit';
+import { runNeeds } from './runNeeds';
 import { circuitsOf, runWell, waterOf, type WellRunQuestion } from './wellRun';
 
 /** What a run shows that is not as it should be. */
@@ -64,6 +65,9 @@ export function waterReport(
       (waterOf(one)?.poses[0]?.operating ?? []).map((row) => ({ circuit: one.circuit.id, ...row })),
     ),
     windows: asked.flatMap(windowReport),
+    runNeeds: wells.flatMap((wellId) =>
+      runNeeds(job, assessed, wellId).map(({ circuitId, name, lacks }) => ({ circuit: circuitId, name, lacks })),
+    ),
     runs: wells.flatMap((wellId) =>
       ingressOf(job, wellId).flatMap((ingress) =>
         posesOf(job).flatMap((pose) => runReport({ job, assessed, wellId, pose, ingress, hours }) ?? []),

@@ -56,12 +56,23 @@ export function circuitsOf(assessed: readonly AssessedCircuit[], wellId: string)
   return assessed.filter(({ circuit }) => circuit.water?.wellId === wellId).sort((a, b) => rank(a) - rank(b));
 }
 
-/** The well, its pumps, floats and batteries as a run takes them; null where nothing of the well is known. */
+/** Whether hose and curve of every pump of the well are known. */
+function isKnown(one: AssessedCircuit): boolean {
+  return (
+    one.status !== 'sized' ||
+    (one.facts.water !== null && one.facts.water.hose !== null && one.facts.water.curve !== null)
+  );
+}
+
+/**
+ * The well, its pumps, floats and batteries as a run takes them; null where nothing of the well is known, or
+ * of one of its pumps not what it moves: no run is made up.
+ */
 export function simQuestionOf(question: WellRunQuestion): SimQuestion | null {
   const { job, assessed, wellId, pose, ingress, hours, only, faults = {} } = question;
   const own = circuitsOf(assessed, wellId);
   const water = own.map(waterOf).find((facts) => facts !== null);
-  if (!water) return null;
+  if (!water || !own.every(isKnown)) return null;
   const slopes = slopesOf(pose);
   const pumps = own
     .filter((one): one is Sized => one.status === 'sized')

@@ -63,6 +63,7 @@ export * from './finding';
 export * from './waterFacts';
 export { judgeBoat, type BoatJudgement } from './boat';
 export { lockedRotorSeverity } from './faults';
+export { typicalCurve } from './flow';
 export { hoseBoresM } from './waterFixes';
 export { boundInWords, waterSpeech } from './waterWords';
 export { wiredAsOf, wiredAsOfAlarm, type Statement } from './wiredAs';

@@ -4,6 +4,9 @@ import type { Job } from './schema';
 
 /** What the fields of a job are called on screen, by their keys. */
 const names: Readonly<Record<string, string>> = {
+  format: 'File format',
+  version: 'File version',
+  id: 'id',
   boat: 'Boat',
   batteries: 'Battery',
   circuits: 'Circuit',
@@ -189,6 +192,7 @@ const quantityByKey: Readonly<Record<string, QuantityKey>> = {
   openFlowV: 'voltage',
   openFlowLPerH: 'flow',
   shutOffHeadM: 'head',
+  leftAloneDays: 'days',
   insulationC: 'temperature',
   conductorC: 'temperature',
   engineSpaceC: 'temperature',
@@ -222,6 +226,24 @@ export function fieldInWords(path: FieldPath, jobs: readonly Job[]): string {
   const named = jobs.flatMap((job) => [...(job[list] ?? [])]).find((item) => item.id === id);
   const what = `${names[list] ?? list} ${named?.name ?? id}`;
   return rest.length === 0 ? what : `${what}: ${inside(rest.filter((key) => key !== 'legs' && key !== 'choices'))}`;
+}
+
+/**
+ * A JSON path of a job file in words, for a file that was refused: "Circuit 1: panel to bilge, length".
+ * A key that no job has stays as it was written, in quotation marks.
+ */
+export function placeInWords(path: string): string {
+  const steps = [...path.matchAll(/\.([A-Za-z0-9_]+)|\[(\d+)\]|\["((?:[^"\\]|\\.)*)"\]/g)].map(
+    ([, key, index, quoted]) => (index === undefined ? (key ?? quoted ?? '') : Number(index)),
+  );
+  const [list, at, ...rest] = steps;
+  if (list === undefined) return 'The file';
+  const word = (key: string | number) => (typeof key === 'number' ? `no. ${key + 1}` : (names[key] ?? `“${key}”`));
+  const quiet = (key: string | number) => key !== 'legs' && key !== 'choices';
+  if (typeof at !== 'number')
+    return `${word(list)}${at === undefined ? '' : `: ${[at, ...rest].filter(quiet).map(word).join(', ')}`}`;
+  const place = rest.filter(quiet).map(word).join(', ');
+  return `${word(list)} ${at + 1}${place === '' ? '' : `: ${place}`}`;
 }
 
 /** A field's value in words, in the unit system given. */

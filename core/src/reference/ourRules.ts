@@ -193,6 +193,13 @@ export const ourRules = {
     name: 'A corrugated hose is told from a loss of',
     reason: 'Less than that is lost in the label’s own rounding.',
   },
+  batteryRecovers: {
+    value: 0.01,
+    unit: 'of its charge',
+    name: 'A battery that has given out pumps again after recovering',
+    reason:
+      'Its volts come back with the first charge and are gone with the first load: a hundredth is the least that starts a motor.',
+  },
   unsheathedM: {
     value: 0.762,
     unit: 'm',

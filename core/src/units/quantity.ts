@@ -113,6 +113,11 @@ export const quantities = {
     ],
     shown: { metric: 's', us: 's' },
   },
+  days: {
+    name: 'days',
+    units: [unit('days', ['day', 'd'], 1, 1), unit('weeks', ['week'], 7, 1)],
+    shown: { metric: 'days', us: 'days' },
+  },
   area: {
     name: 'area',
     units: [

@@ -1,3 +1,4 @@
+import { ourRules } from '../reference';
 import type { SimBattery } from './simBattery';
 
 /** No piece of time moves the charge further than this. */
@@ -25,7 +26,7 @@ export function batteryAtWork(battery: SimBattery): BatteryAtWork {
 }
 
 /** How long the battery can be taken as it is, s. */
-export function batteryStepS({ battery, charge, amps }: BatteryAtWork, fineness: number): number {
+export function batteryStepS({ battery, charge, amps, dead }: BatteryAtWork, fineness: number): number {
   const netA = amps - battery.chargeA;
   if (netA === 0) return Infinity;
   let room = MOST_CHARGE_STEP / fineness;
@@ -33,7 +34,7 @@ export function batteryStepS({ battery, charge, amps }: BatteryAtWork, fineness:
     const { usableTo, deadAt } = battery;
     if (charge > usableTo + 1e-12) room = Math.min(room, charge - usableTo);
     if (charge > deadAt + 1e-12) room = Math.min(room, charge - deadAt);
-  }
+  } else if (dead) room = Math.min(room, Math.max(1e-9, battery.deadAt + ourRules.batteryRecovers.value - charge));
   return (room * 3600 * battery.capacityAh) / Math.abs(netA);
 }
 
@@ -43,5 +44,7 @@ export function drain(one: BatteryAtWork, seconds: number, toS: number): void {
   one.drawnAh += (one.amps * seconds) / 3600;
   one.charge = Math.min(1, one.charge - ((one.amps - battery.chargeA) * seconds) / (3600 * battery.capacityAh));
   if (one.charge <= battery.usableTo + 1e-12) one.usedUpAtS ??= toS;
-  one.dead = one.charge <= battery.deadAt + 1e-12;
+  // One that has given out comes back only once it has recovered a little, or it would flutter.
+  if (one.charge <= battery.deadAt + 1e-12) one.dead = true;
+  else if (one.charge >= battery.deadAt + ourRules.batteryRecovers.value - 1e-12) one.dead = false;
 }

@@ -10,6 +10,7 @@ export interface CycleStart {
   readonly untilS: number;
   readonly volumeM3: number;
   readonly inM3: number;
+  readonly spilledM3: number;
   readonly maxM3: number;
   /** How often a mode was reckoned anew until then. */
   readonly reckonings: number;

@@ -140,7 +140,7 @@ class Running {
   /** Cycle after cycle of a steady ingress is the same; those that are counted without being gone through. */
   private skipCycles(pump: PumpAtWork): void {
     this.started = null;
-    const { question, nowS, inM3, volumeM3, maxM3 } = this;
+    const { question, nowS, inM3, spilledM3, volumeM3, maxM3 } = this;
     const { reckonings } = this.modes;
     const before = this.lastStart;
     const now: CycleStart = {
@@ -148,6 +148,7 @@ class Running {
       nowS,
       untilS: nextTurnS(question, nowS),
       inM3,
+      spilledM3,
       volumeM3,
       maxM3,
       reckonings,
@@ -179,6 +180,7 @@ class Running {
     );
     this.nowS += times * periodS;
     this.inM3 += times * (now.inM3 - before.inM3);
+    this.spilledM3 += times * (now.spilledM3 - before.spilledM3);
     this.parts.pumps.forEach((pump, index) => pump.repeat(before.tallies[index] ?? pump.tally(), times, periodS));
     this.parts.batteries.forEach((one, index) => {
       const was = before.batteries[index];

@@ -1,3 +1,4 @@
+import { leftAloneDaysOf } from '@harbor-latch/core/assess/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';
@@ -47,6 +48,24 @@ export function BoatDetails({ draft }: { readonly draft: Draft }) {
                 { value: false, label: 'No' },
                 { value: true, label: 'Yes' },
               ]}
+            />
+            <ChoiceField
+              path={['boat', 'kept']}
+              label="Kept"
+              assumed="afloat"
+              choices={[
+                { value: 'afloat', label: 'Afloat' },
+                { value: 'ashore', label: 'Ashore' },
+              ]}
+            />
+            <NumberField
+              path={['boat', 'leftAloneDays']}
+              label="Left alone for at most"
+              quantity="days"
+              step={{ metric: 1, us: 1 }}
+              assumed={leftAloneDaysOf(draft.job)}
+              picks={{ metric: [3, 7, 14, 30], us: [3, 7, 14, 30] }}
+              guide="Her battery should last half as long again, with what is drawn while nobody is aboard."
             />
             <TextField path={['boat', 'owner']} label="Owner" />
             <TextField path={['boat', 'berth']} label="Berth" />

@@ -16,6 +16,7 @@ import { ToolButton } from '../../ui/ToolButton';
 import { WaterDetails } from '../water/WaterDetails';
 import { Absent } from './Absent';
 import { BoatDetails } from './BoatDetails';
+import { BoatFindings } from './BoatFindings';
 import { CircuitsCard } from './CircuitsCard';
 import { SaveNotices } from './SaveNotices';
 import { SaveStatus } from './SaveStatus';
@@ -68,6 +69,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
     >
       <SaveNotices draft={draft} />
       <CircuitsCard draft={draft} />
+      <BoatFindings draft={draft} />
       <WaterDetails draft={draft} />
       <BoatDetails draft={draft} />
       <BoatActions draft={draft} />

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { assessed as assessedOf, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
 import { Empty } from '../../ui/Empty';
 import { PressRow } from '../../ui/PressRow';
@@ -17,6 +18,7 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
   const router = useRouter();
   const palette = usePalette();
   const say = useSay();
+  const units = useUnits();
   const { job } = draft;
   const undo = () => drafts.undo(draft.id);
   const duplicate = (id: string) => {
@@ -42,7 +44,7 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
   }
   return (
     <Card>
-      {assessedOf(job).map((assessed, index) => {
+      {assessedOf(job, units).map((assessed, index) => {
         const { id, name } = assessed.circuit;
         return (
           <View

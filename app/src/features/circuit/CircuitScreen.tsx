@@ -1,4 +1,5 @@
-import { batteryOf } from '@harbor-latch/core/assess/index';
+import { batteryOf, withIdea } from '@harbor-latch/core/assess/index';
+import type { Fix } from '@harbor-latch/core/findings/index';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -53,7 +54,7 @@ function Circuit({
   const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
   const circuit = draft.job.circuits[index];
-  const assessed = assessedOf(draft.job)[index];
+  const assessed = assessedOf(draft.job, units)[index];
   if (!circuit || !assessed) return null;
   const base = `/boat/${draft.id}/${circuit.id}`;
   const go = (to: Station) => router.replace(`${base}/${to}`);
@@ -67,6 +68,7 @@ function Circuit({
     drafts.replace(draft.id, job);
     say(said, undo);
   };
+  const applyFix = (fix: Fix) => changeJob(withIdea(draft.job, fix), `Done: ${fix.label}`);
   const changeAny = (changed: JobCircuit, said: string) => {
     const circuits = draft.job.circuits.map((other) => (other.id === changed.id ? changed : other));
     changeJob({ ...draft.job, circuits }, said);
@@ -82,6 +84,7 @@ function Circuit({
         selected={selected}
         onSelect={setSelected}
         onCircuit={change}
+        onFix={applyFix}
         onSurvey={() => go('survey')}
       />
     );
@@ -121,7 +124,7 @@ function Circuit({
             <FloatStation
               draft={draft}
               assessed={assessed}
-              all={assessedOf(draft.job)}
+              all={assessedOf(draft.job, units)}
               width={wide ? width - 180 - 480 : width}
               height={height}
               beside={wide}
@@ -213,7 +216,7 @@ function CircuitDrawing({
   const units = useUnits();
   const diagram = useMemo(() => {
     const circuit = draft.job.circuits[index];
-    const assessed = assessedOf(draft.job)[index];
+    const assessed = assessedOf(draft.job, units)[index];
     return circuit && assessed ? circuitDiagram(assessed, batteryOf(draft.job, circuit), units) : null;
   }, [draft.job, index, units]);
   if (!diagram) return null;

@@ -60,7 +60,7 @@ export function Inspector({
             <Words key={line}>{line}</Words>
           ))}
           {about.findings.map((finding) => (
-            <View key={finding.code} style={{ flexDirection: 'row', gap: 8 }}>
+            <View key={finding.id} style={{ flexDirection: 'row', gap: 8 }}>
               <Icon
                 name={standingLook[finding.severity].icon}
                 size={20}
@@ -87,7 +87,7 @@ export function Inspector({
 function describe(assessed: AssessedCircuit, id: string, units: UnitSystem) {
   if (assessed.status === 'incomplete')
     return { title: 'Not sized yet', lines: ['Finish the survey to see figures here.'], findings: [] };
-  const findings = assessed.findings.filter((finding) => finding.about === id);
+  const findings = assessed.findings.filter((finding) => finding.at.includes(id));
   const conductor = assessed.facts.conductors.find((candidate) => candidate.planned.id === id);
   if (conductor) {
     const { planned } = conductor;

@@ -143,6 +143,6 @@ function StationIcon({
 /** The worst that is found of where pump and float stand. */
 function waterStanding(assessed: AssessedCircuit): 'stop' | 'caution' | null {
   if (assessed.status === 'incomplete') return null;
-  const worst = worstSeverity(assessed.findings.filter(({ about }) => about === 'water'));
+  const worst = worstSeverity(assessed.findings.filter(({ topic }) => topic === 'water'));
   return worst === 'note' ? null : worst;
 }

@@ -1,5 +1,5 @@
 import { ingressOf, type RunFault } from '@harbor-latch/core/assess/index';
-import type { Job } from '@harbor-latch/core/job/index';
+import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { batteryChemistry } from '@harbor-latch/core/reference/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
 import { formatQuantity, formatVolume } from '@harbor-latch/core/units/index';
@@ -14,6 +14,7 @@ import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { Labelled } from './Labelled';
 import { Progress } from './Progress';
+import { RunNeeds } from './RunNeeds';
 import { StripChart } from './StripChart';
 import { piecesOf } from './wellPieces';
 import { timeInWords } from './verdictWords';
@@ -52,12 +53,14 @@ export function CyclePanel({
   poseId,
   width,
   onMoment,
+  onCircuit,
 }: {
   readonly job: Job;
   readonly wellId: string;
   readonly poseId: string;
   readonly width: number;
   readonly onMoment: (moment: Moment | null) => void;
+  readonly onCircuit: (circuit: Circuit, said: string) => void;
 }) {
   const ways = ingressOf(job, wellId);
   const [ingressId, setIngressId] = useState<string>(ways[0]?.id ?? '');
@@ -88,6 +91,7 @@ export function CyclePanel({
   const run = task.state.kind === 'done' ? task.state.result : null;
   return (
     <View style={{ gap: 12 }}>
+      <RunNeeds job={job} wellId={wellId} onCircuit={onCircuit} />
       <Progress task={task} what="The run" />
       {run && run.trace.length > 0 ? (
         <Played key={key} job={job} wellId={wellId} poseId={poseId} run={run} width={width} onMoment={onMoment} />

@@ -148,7 +148,14 @@ function InWell(props: FloatStationProps) {
         />
       ) : null}
       {tool === 'cycle' ? (
-        <CyclePanel job={job} wellId={wellId} poseId={pose.id} width={beside ? 450 : width - 24} onMoment={setMoment} />
+        <CyclePanel
+          job={job}
+          wellId={wellId}
+          poseId={pose.id}
+          width={beside ? 450 : width - 24}
+          onMoment={setMoment}
+          onCircuit={onCircuit}
+        />
       ) : null}
       {tool === 'runs' ? <RunsPanel job={job} wellId={wellId} onCircuit={onCircuit} /> : null}
       {tool === 'hose' ? <HosePanel {...props} width={beside ? 450 : width - 24} /> : null}

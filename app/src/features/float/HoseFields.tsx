@@ -115,6 +115,16 @@ export function HoseFields({
           { value: true, label: 'Fitted' },
         ]}
       />
+      {hose.ventedLoop ? (
+        <NumberField
+          path={[...path, 'ventedLoopM']}
+          label="Vented loop’s top over the pump’s base"
+          quantity="shortLength"
+          step={{ metric: 10, us: 0.5 }}
+          signed
+          guide="It answers for an outlet that goes under only while its top stands above the water outside."
+        />
+      ) : null}
       <MeasureHose hose={hose} />
       {hose.route.map((_, at) => (
         <View key={at} style={{ gap: 10 }}>

@@ -25,7 +25,7 @@ export function HosePanel({
   const { job } = draft;
   const index = job.circuits.findIndex(({ id }) => id === assessed.circuit.id);
   const water = waterOf(assessed);
-  const choices = useMemo(() => hoseChoices(job, assessed.circuit), [job, assessed.circuit]);
+  const choices = useMemo(() => hoseChoices(job, assessed.circuit, units), [job, assessed.circuit, units]);
   if (assessed.status !== 'sized' || !water) {
     return <Words muted>This circuit has no pump, so no hose.</Words>;
   }

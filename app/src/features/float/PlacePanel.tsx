@@ -44,7 +44,7 @@ export function PlacePanel({
   const units = useUnits();
   const piece = pieces.find(({ id }) => id === chosen);
   const index = draft.job.circuits.findIndex(({ id }) => id === piece?.circuit.id);
-  const findings = (subject.status === 'incomplete' ? [] : subject.findings).filter(({ about }) => about === 'water');
+  const findings = (subject.status === 'incomplete' ? [] : subject.findings).filter(({ topic }) => topic === 'water');
   const fix = ({ fix: found }: Finding) => {
     if (found) onCircuit(found.circuit, `Done: ${found.label}`);
   };
@@ -64,7 +64,7 @@ export function PlacePanel({
       {findings
         .filter(({ severity }) => severity !== 'note')
         .map((finding) => (
-          <FindingCard key={finding.code} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} onFix={fix} />
         ))}
       {piece?.what === 'float' && water.window ? (
         <View role="status" aria-live="polite" style={{ gap: 2 }}>
@@ -97,7 +97,7 @@ export function PlacePanel({
       {findings
         .filter(({ severity }) => severity === 'note')
         .map((finding) => (
-          <FindingCard key={finding.code} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} onFix={fix} />
         ))}
     </View>
   );

@@ -20,6 +20,7 @@ import { Words } from '../../ui/Words';
 import { FindingCard } from '../size/FindingCard';
 import { Labelled } from './Labelled';
 import { Progress } from './Progress';
+import { RunNeeds } from './RunNeeds';
 import { daysInWords, runStanding, timeInWords, verdictWords } from './verdictWords';
 
 const THROWS = 60;
@@ -51,9 +52,10 @@ export function RunsPanel({
   const [hours, setHours] = useState<string>('24');
   const [open, setOpen] = useState<string | null>(null);
   const [, repaint] = useState(0);
+  const units = useUnits();
   const ways = ingressOf(job, wellId);
-  const key = ways.length > 0 ? JSON.stringify(['runs', job, wellId, hours]) : null;
-  const task = useWaterTask<WellRuns>(key, (work, onPart) => work.runs(job, wellId, Number(hours), onPart));
+  const key = ways.length > 0 ? JSON.stringify(['runs', job, wellId, hours, units]) : null;
+  const task = useWaterTask<WellRuns>(key, (work, onPart) => work.runs(job, wellId, Number(hours), units, onPart));
   if (ways.length === 0) {
     return (
       <Notice tone="note" icon="weather-pouring">
@@ -80,9 +82,10 @@ export function RunsPanel({
       <Labelled label="Each run lasts">
         <ChoiceRow label="Each run lasts" value={hours} choices={[...spans]} onChoose={setHours} />
       </Labelled>
+      <RunNeeds job={job} wellId={wellId} onCircuit={onCircuit} />
       <Progress task={task} what="Runs" />
       {result?.findings.map((finding) => (
-        <FindingCard key={finding.code} finding={finding} onFix={fix} />
+        <FindingCard key={finding.id} finding={finding} onFix={fix} />
       ))}
       {result
         ? ways.map((way) => (

@@ -115,6 +115,7 @@ describe('a run that is played', () => {
         poseId={draft.job.poses?.[0]?.id ?? ''}
         width={360}
         onMoment={note}
+        onCircuit={() => undefined}
       />
     ));
   }

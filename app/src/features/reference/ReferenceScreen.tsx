@@ -1,6 +1,24 @@
-import { awgAmpacity, batteryChemistry, cautions, conductorSizes, defaults, dropSchools, metricAmpacity, minimumSize, ourRules, protectionFamilies, protectionPlace, pumpCatalogue, ruleSets, type AmpacityTable, type CableFamily } from '@harbor-latch/core/reference/index';
-import { formatOpening, plainNumber } from '@harbor-latch/core/units/index';
+import {
+  awgAmpacity,
+  barrels,
+  batteryChemistry,
+  cautions,
+  conductorSizes,
+  defaults,
+  dropSchools,
+  metricAmpacity,
+  minimumSize,
+  ourRules,
+  protectionFamilies,
+  protectionPlace,
+  pumpCatalogue,
+  ruleSets,
+  type AmpacityTable,
+  type CableFamily,
+} from '@harbor-latch/core/reference/index';
+import { formatOpening, formatQuantity, plainNumber, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
+import { useUnits } from '../../data/settings';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
 import { FoldedCard } from '../survey/FoldedCard';
@@ -10,6 +28,7 @@ const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = { awg: awgA
 
 /** Every table, rule, default and caution the answers stand on, with its source. */
 export function ReferenceScreen() {
+  const units = useUnits();
   return (
     <Screen title="Tables, rules and cautions" back="/">
       <FoldedCard title="Cautions" summary="Before any work">
@@ -27,7 +46,7 @@ export function ReferenceScreen() {
           <Entry
             key={name}
             title={name}
-            text={`${reason} Fuse within ${Math.round(placeM * 1000)} mm of the source.`}
+            text={`${reason} Fuse within ${formatQuantity(placeM, 'shortLength', units)} of the source.`}
             source={placeSource}
           />
         ))}
@@ -78,8 +97,28 @@ export function ReferenceScreen() {
           Generic, without makers. Replace by the label’s figures.
         </Words>
       </FoldedCard>
+      <FoldedCard title="Our rules" summary="Thresholds that no published rule gives, and why">
+        <Words kind="small" muted>
+          Findings that stand on one of these name “our rule” as their source.
+        </Words>
+        {Object.values(ourRules).map(({ name, value, unit, reason }) => (
+          <View key={name}>
+            <Words kind="strong">{`${name} ${ruleFigure(value, unit, units)}`}</Words>
+            <Words kind="small" muted>
+              {reason}
+            </Words>
+          </View>
+        ))}
+      </FoldedCard>
+      <FoldedCard title="Butt barrels" summary="Colour and copper by size">
+        <ReferenceTable
+          label="Butt barrels"
+          heads={['Colour', 'Sizes', 'mm² of copper']}
+          rows={barrels.map(({ colour, sizes, fromMm2, toMm2 }) => [colour, sizes, `${fromMm2} to ${toMm2}`])}
+        />
+      </FoldedCard>
       <FoldedCard title="Defaults" summary="What is assumed where nothing was measured">
-        <ReferenceTable label="Defaults" heads={['What', 'Assumed']} rows={defaultRows()} />
+        <ReferenceTable label="Defaults" heads={['What', 'Assumed']} rows={defaultRows(units)} />
       </FoldedCard>
     </Screen>
   );
@@ -125,12 +164,18 @@ function Conductors({ family }: { readonly family: CableFamily }) {
   );
 }
 
-function defaultRows(): string[][] {
+/** A threshold with its unit; lengths in the unit system in force. */
+function ruleFigure(value: number, unit: string, units: UnitSystem): string {
+  if (unit === 'm') return formatQuantity(value, 'shortLength', units);
+  return unit.startsWith('of ') ? `${plainNumber(100 * value, 0)} % ${unit}` : `${plainNumber(value, 2)}\u00a0${unit}`;
+}
+
+function defaultRows(units: UnitSystem): string[][] {
   return [
     ['Supplies compared', defaults.suppliesV.map((volts) => `${volts.toFixed(1)} V`).join(', ')],
     ['Conductor temperature', `${defaults.conductorC} °C, in an engine space ${defaults.engineSpaceC} °C`],
     ['Insulation', `${defaults.insulationC} °C`],
-    ['Battery to fuse', `${defaults.stubLengthM * 1000} mm`],
+    ['Battery to fuse', formatQuantity(defaults.stubLengthM, 'shortLength', units)],
     ['Fuse resistance', `${defaults.fuseDropV} V ÷ rating`],
     ['Joint', `${defaults.jointOhm * 1000} mΩ`],
     ['Switch contact', `${defaults.switchContactOhm * 1000} mΩ`],

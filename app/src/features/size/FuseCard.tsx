@@ -38,7 +38,11 @@ export function FuseCard({
             {`${protection.ratingA}\u00a0A ${family.name}`}
           </Words>
           <Words kind="small" muted>
-            {protection.overridden ? 'chosen by you' : 'proposed'}
+            {facts.sharedFeed
+              ? `taken over from ${facts.sharedFeed.leaderName}`
+              : protection.overridden
+                ? 'chosen by you'
+                : 'proposed'}
           </Words>
         </View>
         {protectionReasons(facts, findings).map((reason) => {
@@ -58,26 +62,34 @@ export function FuseCard({
         <Words kind="small" muted>
           {`Opening times from the window of the ${family.name}: ${family.source}. Replace by the maker’s curve where you have it.`}
         </Words>
-        <ChoiceRow
-          label="Kind of protection"
-          value={protection.kind}
-          choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((kind) => ({
-            value: kind,
-            label: protectionFamilies[kind].name,
-          }))}
-          onChoose={(kind: ProtectionKind) => onChoose({ kind, ratingA: null })}
-        />
-        <ChoiceRow
-          label="Rating"
-          value={String(protection.ratingA)}
-          choices={ratings.map((ratingA) => ({
-            value: String(ratingA),
-            label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,
-          }))}
-          onChoose={(ratingA) =>
-            onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })
-          }
-        />
+        {facts.sharedFeed ? (
+          <Words kind="small" muted>
+            {`It is chosen in ${facts.sharedFeed.leaderName}, whose feed this is.`}
+          </Words>
+        ) : (
+          <>
+            <ChoiceRow
+              label="Kind of protection"
+              value={protection.kind}
+              choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((kind) => ({
+                value: kind,
+                label: protectionFamilies[kind].name,
+              }))}
+              onChoose={(kind: ProtectionKind) => onChoose({ kind, ratingA: null })}
+            />
+            <ChoiceRow
+              label="Rating"
+              value={String(protection.ratingA)}
+              choices={ratings.map((ratingA) => ({
+                value: String(ratingA),
+                label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,
+              }))}
+              onChoose={(ratingA) =>
+                onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })
+              }
+            />
+          </>
+        )}
       </View>
     </Card>
   );

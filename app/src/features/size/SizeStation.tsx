@@ -1,5 +1,5 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
-import type { Finding } from '@harbor-latch/core/findings/index';
+import type { Finding, Fix } from '@harbor-latch/core/findings/index';
 import type { Choices, Circuit } from '@harbor-latch/core/job/index';
 import { cautions } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
@@ -15,6 +15,7 @@ import { FindingCard } from './FindingCard';
 import { FuseCard, type ProtectionChoice } from './FuseCard';
 import { SchoolRow } from './SchoolRow';
 import { SupplyTable } from './SupplyTable';
+import { WiredAsCard } from './WiredAsCard';
 
 export interface SizeStationProps {
   readonly assessed: AssessedCircuit;
@@ -22,6 +23,8 @@ export interface SizeStationProps {
   readonly selected: string | null;
   readonly onSelect: (id: string | null) => void;
   readonly onCircuit: (circuit: Circuit, said: string) => void;
+  /** Carries a fix out, which may change more circuits than this one. */
+  readonly onFix: (fix: Fix) => void;
   readonly onSurvey: () => void;
 }
 
@@ -45,7 +48,7 @@ export function NotYet({
 }
 
 /** The answer, why, and every choice that can be made about it. */
-export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey }: SizeStationProps) {
+export function SizeStation({ assessed, selected, onSelect, onCircuit, onFix, onSurvey }: SizeStationProps) {
   if (assessed.status === 'incomplete') {
     return <NotYet assessed={assessed} onSurvey={onSurvey} />;
   }
@@ -65,7 +68,7 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey 
       ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`,
     );
   const fix = ({ fix: found }: Finding) => {
-    if (found) onCircuit(found.circuit, `Done: ${found.label}`);
+    if (found) onFix(found);
   };
   return (
     <View style={{ gap: 12 }}>
@@ -74,7 +77,7 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey 
       {findings
         .filter((finding) => finding.severity !== 'note')
         .map((finding) => (
-          <FindingCard key={`${finding.code}-${finding.about ?? ''}`} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} onFix={fix} />
         ))}
       {assessed.status === 'sized' ? (
         <>
@@ -109,8 +112,9 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onSurvey 
       {findings
         .filter((finding) => finding.severity === 'note')
         .map((finding) => (
-          <FindingCard key={`${finding.code}-${finding.about ?? ''}`} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} onFix={fix} />
         ))}
+      <WiredAsCard statements={assessed.wiredAs} />
       <View style={{ gap: 6, paddingHorizontal: 4 }}>
         {[cautions.autoStart, cautions.batteryBurns, cautions.fuelVapour, cautions.localRules].map((caution) => (
           <Words key={caution} kind="small" muted>

@@ -22,6 +22,7 @@ function sizing(job: Job, selected: string | null = null, units: 'metric' | 'us'
         selected={selected}
         onSelect={() => undefined}
         onCircuit={changed}
+        onFix={({ circuit, label }) => changed(circuit, `Done: ${label}`)}
         onSurvey={surveyed}
       />
     ),

@@ -48,6 +48,16 @@ export function LegStage({
         needed
         guide={guides[leg.key]}
       />
+      {leg.key === 'panelToBilge' && leg.cores > 1 ? (
+        <NumberField
+          path={[...path, 'autoLengthM']}
+          label="Auto conductor, one way, where it differs"
+          quantity="length"
+          step={length}
+          {...(surveyed.lengthM === undefined ? {} : { assumed: surveyed.lengthM })}
+          guide="Only where auto goes to the pump by another way than manual."
+        />
+      ) : null}
       <Route path={path} />
       <More title="More of this cable" summary={summaryOf(surveyed)}>
         <NumberField
@@ -58,6 +68,26 @@ export function LegStage({
           assumed={0}
           guide="Drip loop, and enough to lift pump and float out. It is added to the length."
         />
+        <ChoiceField
+          path={[...path, 'multicore']}
+          label={`${leg.name}, conductors`}
+          assumed={false}
+          choices={[
+            { value: false, label: 'Single' },
+            { value: true, label: 'In one sheath' },
+          ]}
+          guide="In a sheathed multicore 18 AWG is allowed."
+        />
+        {surveyed.multicore ? (
+          <NumberField
+            path={[...path, 'unsheathedM']}
+            label={`${leg.name}, outside the sheath`}
+            quantity="shortLength"
+            step={{ metric: 10, us: 0.5 }}
+            assumed={0}
+            guide="The longest piece that is stripped of its sheath, at either end."
+          />
+        ) : null}
         <Surroundings path={path} name={leg.name} />
         <Pieces path={[...path, 'further']} name={leg.name} />
       </More>

@@ -1,9 +1,13 @@
 import { batteryOf } from '@harbor-latch/core/assess/index';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
+import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { Words } from '../../ui/Words';
 import { AlarmFields } from './AlarmFields';
 import { ChoiceField } from './ChoiceField';
+import { useField } from './FieldContext';
 import { FuseField } from './FuseField';
 import { legColours } from './legColours';
 import { LegFuseField } from './LegFuseField';
@@ -46,7 +50,21 @@ export function PanelStage({
           guide="Springing back cannot be forgotten on; staying on frees the hands."
         />
       ) : null}
-      {options.includes('leg-fuses') ? <LegFuseField path={[...path, 'legFuses']} /> : null}
+      {options.includes('leg-fuses') ? (
+        <>
+          <ChoiceField
+            path={[...path, 'manualBreaksAuto']}
+            label="The manual switch"
+            assumed={false}
+            choices={[
+              { value: false, label: 'Leaves auto live' },
+              { value: true, label: 'Breaks auto while on' },
+            ]}
+            guide="A second pole that opens the auto leg keeps two legs from feeding the motor together."
+          />
+          <LegFuseField path={[...path, 'legFuses']} />
+        </>
+      ) : null}
       {options.includes('relay') ? <RelayFields index={index} /> : null}
       {options.includes('alarm') ? <AlarmFields job={draft.job} index={index} circuit={circuit} /> : null}
       <LightFields index={index} circuit={circuit} options={options} />
@@ -76,6 +94,7 @@ export function PanelStage({
               guide="Printed on the float or its leaflet, often 10 to 20 A at 12 V."
             />
           ) : null}
+          {options.includes('float') ? <FloatLead path={['circuits', index, 'floatLead']} /> : null}
         </More>
       ) : null}
       <More
@@ -85,6 +104,25 @@ export function PanelStage({
         <PostFields index={index} circuit={circuit} battery={batteryOf(draft.job, circuit)} />
       </More>
     </Stage>
+  );
+}
+
+/** Size of the float's own leads: what the cable is joined to. */
+function FloatLead({ path }: { readonly path: readonly (string | number)[] }) {
+  const field = useField(path);
+  return (
+    <View style={{ gap: 4 }}>
+      <Words kind="strong">Float’s own leads</Words>
+      <ChoiceRow
+        label="Float’s own leads"
+        value={typeof field.value === 'string' ? field.value : 'unknown'}
+        choices={[
+          { value: 'unknown', label: 'Not known' },
+          ...['18 AWG', '16 AWG', '14 AWG', '0.75 mm²', '1.5 mm²'].map((size) => ({ value: size, label: size })),
+        ]}
+        onChoose={(size) => field.take(size === 'unknown' ? undefined : size)}
+      />
+    </View>
   );
 }
 

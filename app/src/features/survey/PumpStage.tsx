@@ -1,7 +1,9 @@
 import { defaultWindingOhm } from '@harbor-latch/core/circuit/index';
 import type { Circuit, Pump } from '@harbor-latch/core/job/index';
 import { defaults, pumpCatalogue, type PumpClass, type PumpClassKey } from '@harbor-latch/core/reference/index';
+import { formatQuantity } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
+import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
@@ -12,6 +14,7 @@ import { legColours } from './legColours';
 import { More } from './More';
 import { NumberField } from './NumberField';
 import { Stage } from './Stage';
+import { TextField } from './TextField';
 
 /** The pump: what its label says, or a class of the catalogue until the label is read. */
 export function PumpStage({ index, circuit }: { readonly index: number; readonly circuit: Circuit }) {
@@ -81,6 +84,10 @@ export function PumpStage({ index, circuit }: { readonly index: number; readonly
           {...(currentA === undefined ? {} : { assumed: defaultWindingOhm(currentA, labelV) })}
           guide="Fuse out, ohmmeter on the pump’s leads. The lowest of several shaft positions, less the meter’s leads; half an ohm or so."
         />
+        <TextField path={[...path, 'thermalGuard']} label="Thermal guard, as the maker states it" />
+        <Words kind="small" muted>
+          Only what is printed on the pump or in its leaflet, in its own words: it then answers for a stalled pump.
+        </Words>
         <Leads path={[...path, 'leads']} />
         <CurvePoints path={[...path, 'curve']} />
       </More>
@@ -129,6 +136,7 @@ function Catalogue({ path, pump }: { readonly path: readonly (string | number)[]
 function Leads({ path }: { readonly path: readonly (string | number)[] }) {
   const field = useField(path);
   const leads = field.value as Pump['leads'];
+  const units = useUnits();
   const sizes = ['18 AWG', '16 AWG', '14 AWG', '0.75 mm²', '1.5 mm²', '2.5 mm²'] as const;
   return (
     <View style={{ gap: 6 }}>
@@ -150,7 +158,7 @@ function Leads({ path }: { readonly path: readonly (string | number)[] }) {
           step={{ metric: 50, us: 1 }}
           picks={{ metric: [150, 300, 600, 1000], us: [6, 12, 24, 36] }}
           needed
-          guide="From the pump to the joint. Up to 178 mm (7 in) they may be thinner than the least size."
+          guide={`From the pump to the joint. Up to ${formatQuantity(0.178, 'shortLength', units)} they may be thinner than the least size.`}
         />
       ) : null}
     </View>

@@ -26,7 +26,6 @@ export function RelayFields({ index }: { readonly index: number }) {
         label="Relay contact, on DC"
         quantity="current"
         step={amps}
-        assumed={defaults.relayContactA}
         picks={{ metric: [20, 30, 40, 70], us: [20, 30, 40, 70] }}
         guide="Printed on the relay, for the contact 30 to 87."
       />

@@ -1,9 +1,20 @@
 import type { Battery, Circuit } from '@harbor-latch/core/job/index';
-import { batteryChemistry, defaults, internalResistanceOhm, restingEmfV } from '@harbor-latch/core/reference/index';
+import {
+  batteryChemistry,
+  defaults,
+  internalResistanceOhm,
+  protectionPlace,
+  restingEmfV,
+} from '@harbor-latch/core/reference/index';
+import { formatQuantity } from '@harbor-latch/core/units/index';
 import type { ReactNode } from 'react';
+import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
+import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
 import { ChoiceField } from './ChoiceField';
+import { useField } from './FieldContext';
 import { FuseField } from './FuseField';
 import { legColours } from './legColours';
 import { More } from './More';
@@ -23,6 +34,7 @@ export function SourceStage({
   readonly index: number;
   readonly circuit: Circuit;
 }) {
+  const units = useUnits();
   const { circuits, batteries } = draft.job;
   const path = ['circuits', index, 'source'] as const;
   const leads = circuits.some(({ sharesFeedWith }) => sharesFeedWith === circuit.id);
@@ -67,7 +79,7 @@ export function SourceStage({
             step={{ metric: 10, us: 0.5 }}
             assumed={defaults.stubLengthM}
             picks={{ metric: [100, 150, 300, 600], us: [4, 6, 12, 24] }}
-            guide="Tape along the conductor, from the post to the fuse. This piece is protected by nothing: 178 mm (7 in) at most, unless sheathed."
+            guide={`Tape along the conductor, from the post to the fuse. This piece is protected by nothing: ${formatQuantity(protectionPlace.maxLengthM, 'shortLength', units)} at most, from the battery’s own post more in a sheath.`}
           />
           <ChoiceField
             path={[...path, 'stubSheathed']}
@@ -174,8 +186,54 @@ export function BatteryMore({
         assumed={internalResistanceOhm(chemistry, capacityAh)}
         guide="Only where a battery tester gave it: a few thousandths of an ohm. Type milliohms as “6 mΩ”."
       />
+      <NumberField
+        path={[...path, 'managementLimitA']}
+        label="Its own limit, where it has one"
+        quantity="current"
+        step={{ metric: 5, us: 5 }}
+        picks={{ metric: [20, 30, 50, 100], us: [20, 30, 50, 100] }}
+        guide="The most that a LiFePO4 battery’s management lets out, from its label. A small one cuts off on a stalled pump."
+      />
+      <SeriesBank path={[...path, 'seriesBank']} />
       {children}
     </More>
+  );
+}
+
+/** Whether the battery is one of a series bank for a drive, and whose poles its circuits are taken from. */
+function SeriesBank({ path }: { readonly path: readonly (string | number)[] }) {
+  const field = useField(path);
+  const bank = field.value as Battery['seriesBank'];
+  return (
+    <View style={{ gap: 6 }}>
+      <Words kind="strong">One of a series bank</Words>
+      <ChoiceRow
+        label="One of a series bank"
+        value={String(bank?.bankV ?? 'no')}
+        choices={[
+          { value: 'no', label: 'No' },
+          ...[24, 36, 48].map((volts) => ({ value: String(volts), label: `${volts}\u00a0V` })),
+        ]}
+        onChoose={(volts) => field.take(volts === 'no' ? undefined : { ...bank, bankV: Number(volts) })}
+      />
+      {bank ? (
+        <>
+          <Words kind="small">Positive and negative of its 12 V circuits</Words>
+          <ChoiceRow
+            label="Poles of its circuits"
+            value={bank.ownPoles === undefined ? 'unknown' : String(bank.ownPoles)}
+            choices={[
+              { value: 'unknown', label: 'Not looked at' },
+              { value: 'true', label: 'Both its own' },
+              { value: 'false', label: 'From a jumper' },
+            ]}
+            onChoose={(own) =>
+              field.take(own === 'unknown' ? { bankV: bank.bankV } : { bankV: bank.bankV, ownPoles: own === 'true' })
+            }
+          />
+        </>
+      ) : null}
+    </View>
   );
 }
 

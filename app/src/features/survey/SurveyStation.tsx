@@ -10,6 +10,7 @@ import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { BoatForm } from './BoatForm';
 import { DoubtsContext } from './FieldContext';
+import { FiguresStage } from './FiguresStage';
 import { JudgeStage } from './JudgeStage';
 import { LegStage } from './LegStage';
 import { More } from './More';
@@ -61,6 +62,7 @@ export function SurveyStation({
           {pump ? <PumpStage index={index} circuit={circuit} /> : null}
           {negativeLeg ? <LegStage index={index} leg={negativeLeg} circuit={circuit} /> : null}
           <WaterStage draft={draft} index={index} />
+          {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
           <JudgeStage index={index} />
           <Assumed draft={draft} index={index} />
         </View>

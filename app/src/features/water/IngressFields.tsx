@@ -160,6 +160,23 @@ function SourceFields({ source, path }: { readonly source: IngressSource; readon
             signed
           />
           <NumberField
+            path={[...path, 'xM']}
+            label="Hole forward of the pump"
+            quantity="shortLength"
+            step={{ metric: 50, us: 2 }}
+            assumed={0}
+            signed
+          />
+          <NumberField
+            path={[...path, 'yM']}
+            label="Hole to starboard of the pump"
+            quantity="shortLength"
+            step={{ metric: 50, us: 2 }}
+            assumed={0}
+            signed
+            guide="Trim and heel lift or drown a hole that lies away from the pump."
+          />
+          <NumberField
             path={[...path, 'outsideM']}
             label="Water outside over the pump’s base"
             quantity="shortLength"

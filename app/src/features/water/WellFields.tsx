@@ -96,6 +96,14 @@ export function WellFields({ well, index }: { readonly well: WellSurvey; readonl
         assumed={0}
         signed
       />
+      <NumberField
+        path={[...path, 'topM']}
+        label="Spills over at, over the pump’s base"
+        quantity="shortLength"
+        step={{ metric: 10, us: 0.5 }}
+        signed
+        guide="Where its water runs on into the rest of the boat: the top of a sump, a bulkhead’s sill."
+      />
       <WellLimits well={well} path={path} />
       <WellMembers well={well} path={path} />
     </>

@@ -19,7 +19,7 @@ export function BoatCard({ draft }: { readonly draft: Draft }) {
   const units = useUnits();
   const palette = usePalette();
   const { boat } = draft.job;
-  const assessed = assessedOf(draft.job);
+  const assessed = assessedOf(draft.job, units);
   const craft = [
     boat.craft,
     boat.hullLengthM === undefined ? undefined : formatQuantity(boat.hullLengthM, 'length', units, 1),

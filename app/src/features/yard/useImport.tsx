@@ -1,5 +1,5 @@
 import type { JobProblem } from '@harbor-latch/core/file/index';
-import type { Job } from '@harbor-latch/core/job/index';
+import { placeInWords, type Job } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -97,7 +97,7 @@ export function ImportNotice({ importing }: { readonly importing: Importing }) {
               `${state.file} was not imported. Nothing was changed.`,
               ...state.problems
                 .slice(0, MOST_SHOWN)
-                .map(({ path, message }) => (path === '$' ? message : `${path}: ${message}`)),
+                .map(({ path, message }) => (path === '$' ? message : `${placeInWords(path)}: ${message}`)),
               ...(state.problems.length > MOST_SHOWN ? [`And ${state.problems.length - MOST_SHOWN} more.`] : []),
             ].join('\n')}
           </Notice>
