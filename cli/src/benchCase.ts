@@ -4,6 +4,7 @@ import {
   faultCodes,
   settingOf,
   withFaults,
+  withSet,
   type Netlist,
   type PlantedFault,
   type Setting,
@@ -15,6 +16,7 @@ export interface BenchOptions {
   readonly circuit: string;
   readonly switch: string;
   readonly float: readonly string[];
+  readonly set: readonly string[];
   readonly fault: readonly string[];
 }
 
@@ -55,12 +57,14 @@ export function benchCase(job: Job, options: BenchOptions): BenchCase {
   const [stray] = assessed.facts.behaviour.strays;
   if (stray) throw new BenchAskError('conductor-to-nowhere', stray.message, `${at}.rewired`);
   checkNetlist(assessed.netlist);
+  const set = options.set.map(setFrom);
   const setting = settingOf(assessed.netlist, {
     position: options.switch,
     floats: options.float.map(floatFrom),
+    set,
   });
   return {
-    netlist: withFaults(assessed.netlist, options.fault.map(faultFrom)),
+    netlist: withSet(withFaults(assessed.netlist, options.fault.map(faultFrom)), set),
     setting,
     title: `${job.boat.name}, ${assessed.circuit.name}`,
   };
@@ -70,6 +74,17 @@ function floatFrom(text: string) {
   const [, id, position] = /^([^=]+)=(.+)$/.exec(text) ?? [];
   if (id === undefined || position === undefined)
     throw new BenchAskError('usage', `"${text}" is no float. Write --float ID=up or --float all=down.`, '--float');
+  return { id, position };
+}
+
+function setFrom(text: string) {
+  const [, id, position] = /^([^=]+)=(.+)$/.exec(text) ?? [];
+  if (id === undefined || position === undefined)
+    throw new BenchAskError(
+      'usage',
+      `"${text}" sets nothing. Write --set PART=POSITION, such as --set fuse=out.`,
+      '--set',
+    );
   return { id, position };
 }
 

@@ -54,7 +54,7 @@ describe('the headless command', () => {
 
   it('refuses what is no job file, each for its reason', () => {
     expect(refusal('assess', fileOf('text.json', 'pump'))).toMatchObject({ code: 'not-json', path: '$' });
-    expect(refusal('assess', fileOf('new.json', latchExample().replace('"version": 1', '"version": 9')))).toMatchObject(
+    expect(refusal('assess', fileOf('new.json', latchExample().replace('"version": 2', '"version": 9')))).toMatchObject(
       {
         code: 'newer-version',
         path: '$.version',
@@ -91,6 +91,27 @@ describe('a circuit on the bench', () => {
     expect(solved.terminals['battery.minus']).toBe('0');
   });
 
+  it('moves any switch, fuse or isolator by its part, and tells joints’ currents and speeds', () => {
+    type Solved = {
+      currents: Record<string, number>;
+      states: Record<string, string>;
+      speedRatios: Record<string, number>;
+    };
+    const solved = (...options: string[]) => JSON.parse(latch('solve', ...alder, ...options).stdout) as Solved;
+    const running = solved('--switch', 'manual');
+    expect(running.speedRatios['pump']).toBeGreaterThan(0.9);
+    expect(running.speedRatios['pump']).toBeLessThan(1);
+    const joints = Object.entries(running.states).filter(([, word]) => word === 'joined');
+    expect(joints.map(([id]) => id)).toContain('minus-joint');
+    expect(running.currents['minus-joint']).toBeCloseTo(running.currents['pump'] ?? NaN, 3);
+    // The same by the switch's own name, and nothing at all once its fuse is out.
+    expect(solved('--set', 'switch=manual')).toEqual(running);
+    const dead = solved('--switch', 'manual', '--set', 'fuse=out');
+    expect(dead.speedRatios).toEqual({ pump: 0 });
+    expect(dead.currents['pump']).toBeCloseTo(0, 12);
+    expect(dead.states['fuse']).toBe('out');
+  });
+
   it('is written as a SPICE deck with the same nodes', () => {
     const { status, stdout } = latch('spice', ...alder, '--switch', 'manual', '--fault', 'corroded=3@manual');
     expect(status).toBe(0);
@@ -111,6 +132,10 @@ describe('a circuit on the bench', () => {
     ['no-such-position', ['--switch', 'left'], 'It has: off, manual, auto.'],
     ['no-such-part', ['--float', 'bow=up'], 'Floats: float, or all.'],
     ['usage', ['--float', 'all'], 'Write --float ID=up'],
+    ['usage', ['--set', 'fuse'], 'Write --set PART=POSITION'],
+    ['no-such-part', ['--set', 'mast=on'], 'There are: '],
+    ['no-such-position', ['--set', 'switch=sideways'], 'It has: off, manual, auto'],
+    ['no-such-position', ['--set', 'fuse=half'], 'in or out'],
     ['usage', ['--fault', 'rust@pump'], 'with one of: open, corroded'],
     ['fault-does-not-fit', ['--fault', 'stuck-up@relay'], 'It can be: float.'],
     ['fault-does-not-fit', ['--fault', 'corroded=9000@manual'], 'outside 0.2 to 200'],

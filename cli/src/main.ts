@@ -88,6 +88,7 @@ function withBenchOptions(command: Command): Command {
     .requiredOption('--circuit <id>', 'id of the circuit')
     .option('--switch <position>', 'off, auto or manual', 'off')
     .option('--float <id=position>', 'up or down; id may be all', collect, [])
+    .option('--set <part=position>', 'any switch, mute, fuse (in, out) or isolator (on, off)', collect, [])
     .option(
       '--fault <code@part>',
       'a fault and where it sits; code=degree@part for a worse or milder one',

@@ -10,7 +10,19 @@ import { examplesFolder, localFolder, root } from './places';
 import { say } from './say';
 import { withThrowawayServer } from './throwaway';
 
-const budgets = { assessMs: 2, solveMs: 0.3, monthMs: 30, window200PosesMs: 10, firstScreenJavaScriptBytes: 700_000 };
+/** What must not be exceeded, ms and bytes; the ratios are what must be reached. */
+const budgets = {
+  assessMs: 1,
+  solveMs: 0.05,
+  monthMs: 15,
+  monthWithHoleMs: 30,
+  monthTracedMs: 60,
+  window200PosesMs: 2,
+  // 1.35 times the 305 kB of an empty application on the same stack.
+  firstScreenJavaScriptBytes: 411_750,
+  timesNgspice: 50,
+  timesFixedSteps: 1000,
+};
 
 /** The core's figures, measured in plain JavaScript as it is shipped, in a process of its own. */
 function coreFigures(): CoreFigures {
@@ -65,7 +77,9 @@ async function main(): Promise<void> {
   needProgram(ngspiceProgram);
   await buildAll();
   const { machineMs, assess, solveMs, besideNgspice, water } = coreFigures();
-  const busiestMs = Math.max(...water.month.map(({ ms }) => ms));
+  const slowestMonth = (opening: boolean) =>
+    Math.max(...water.month.filter((one) => one.opening === opening).map(({ ms }) => ms));
+  const [monthMs, monthWithHoleMs] = [slowestMonth(false), slowestMonth(true)];
   const assessMs = Math.max(...assess.filter(({ circuitsAssessed }) => circuitsAssessed === 1).map(({ ms }) => ms));
   const begun = performance.now();
   const { timeToServeMs, screen } = await withThrowawayServer(async ({ address }) => ({
@@ -80,15 +94,21 @@ async function main(): Promise<void> {
     solvesPerSecond: 1000 / solveMs,
     besideNgspice,
     water,
-    monthOfBusiestDemoWellMs: busiestMs,
+    monthOfBusiestDemoWellMs: monthMs,
+    monthWithHoleMs,
     timeToServeMs,
     firstScreen: screen,
     budgets,
     shareOfBudget: {
       assess: assessMs / budgets.assessMs,
       solve: solveMs / budgets.solveMs,
-      month: busiestMs / budgets.monthMs,
+      month: monthMs / budgets.monthMs,
+      monthWithHole: monthWithHoleMs / budgets.monthWithHoleMs,
+      monthTraced: water.tracedMs / budgets.monthTracedMs,
       window200Poses: water.window200PosesMs / budgets.window200PosesMs,
+      // How many times the ratio asked for is reached; more is better.
+      timesNgspice: besideNgspice.ratioWithoutStart / budgets.timesNgspice,
+      timesFixedSteps: water.besideFixedSteps.ratio / budgets.timesFixedSteps,
       firstScreenJavaScript: screen.javaScript / budgets.firstScreenJavaScriptBytes,
     },
   };

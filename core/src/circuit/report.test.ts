@@ -3,7 +3,7 @@ import { anyVariant, plainNetlist, planFor, surveyedCircuit } from '../schemes/s
 import { onBench, fittingSetting, restingBench } from './bench';
 import { CircuitError } from './circuitError';
 import { everySetting } from './netlist';
-import { settingOf, solveReport } from './report';
+import { settingOf, solveReport, withSet } from './report';
 import { solve } from './solve';
 import { truthRow } from './truthTable';
 
@@ -48,6 +48,33 @@ describe('a setting asked for in words', () => {
     expect(refused).toMatchObject({ code, message: expect.stringMatching(words) });
   });
 
+  it('moves a neighbour’s switch and an alarm’s mute under the names a hand gives them', () => {
+    const parts = [
+      ...threeWay.parts,
+      { kind: 'alarm', id: 'alarm' } as const,
+      { kind: 'shared-load', id: 'other', motor: { labelA: 4, labelV: 12, windingOhm: 0.5 } } as const,
+    ];
+    const set = (id: string, position: string) =>
+      settingOf({ ...threeWay, parts }, { position: 'auto', floats: [], set: [{ id, position }] }).switches;
+    expect(set('alarm', 'muted')).toEqual({ switch: 'auto', alarm: 'manual' });
+    expect(set('alarm', 'sounding')).toEqual({ switch: 'auto', alarm: 'off' });
+    expect(set('other', 'on')).toEqual({ switch: 'auto', other: 'manual' });
+    expect(set('other', 'off')).toEqual({ switch: 'auto', other: 'off' });
+    expect(() => set('alarm', 'loud')).toThrow(/It has: off, manual, muted, sounding/);
+    expect(() => set('pump', 'on')).toThrow(/There are: .*switch.*other/);
+  });
+
+  it('opens the fuse or isolator asked for, and leaves every other as it was', () => {
+    const fuses = threeWay.parts.filter(({ kind }) => kind === 'fuse');
+    const states = (set: { id: string; position: string }[]) =>
+      withSet(threeWay, set).parts.flatMap((part) => (part.kind === 'fuse' ? [part.closed] : []));
+    expect(fuses.length).toBeGreaterThan(0);
+    expect(states([{ id: 'fuse', position: 'out' }])).toContain(false);
+    expect(states([{ id: 'fuse', position: 'in' }])).not.toContain(false);
+    expect(withSet(threeWay, [{ id: 'switch', position: 'auto' }])).toEqual(threeWay);
+    expect(() => withSet(threeWay, [{ id: 'fuse', position: 'half' }])).toThrow(/in or out/);
+  });
+
   it('of a float where there is none says so', () => {
     expect(() =>
       settingOf(netlistOfScheme('plain-switch'), { position: 'off', floats: floats('float', 'up') }),
@@ -72,6 +99,15 @@ test('a report is plain data that holds what can be read off the operating point
           const name = report.terminals[`${end.part}.${end.terminal}`] ?? 'nowhere';
           expect(name === '0' ? 0 : report.nodes[name]).toBeCloseTo(point.voltsAt(end), 12);
         }
+      }
+      for (const part of netlist.parts) {
+        // What comes into a joint goes out of it.
+        if (part.kind !== 'joint') continue;
+        const out = part.ways.reduce(
+          (sum, way) => sum - Math.min(0, point.terminalA({ part: part.id, terminal: way })),
+          0,
+        );
+        expect(report.currents[part.id]).toBeCloseTo(out, 9);
       }
       for (const { id } of netlist.parts) expect(report.states[id]).toBe(point.wordOf(id));
       // Terminals of one node have one name.

@@ -2,7 +2,13 @@ import { shownUnit, toUnit, type QuantityKey, type UnitSystem } from './quantity
 
 /** A number with at most `digits` decimals and no trailing zeros: 3.60 → "3.6". */
 export function plainNumber(value: number, digits: number): string {
-  return String(Number(value.toFixed(digits)));
+  return String(Number(value.toFixed(digits)) + 0);
+}
+
+/** So many decimals, and never a minus before nothing but zeros. */
+function fixed(value: number, digits: number): string {
+  const text = value.toFixed(digits);
+  return Number(text) === 0 ? text.replace('-', '') : text;
 }
 
 /** A base-unit value as text in the system's unit: "3.5 m", "11.5 ft". A no-break space joins number and unit. */
@@ -25,12 +31,12 @@ export function formatAmps(amps: number): string {
 
 /** Volts with two decimals: 11.72 V. */
 export function formatVolts(volts: number): string {
-  return `${volts.toFixed(2)}\u00a0V`;
+  return `${fixed(volts, 2)}\u00a0V`;
 }
 
 /** Percent with one decimal: 2.4 %. */
 export function formatPercent(percent: number): string {
-  return `${percent.toFixed(1)}\u00a0%`;
+  return `${fixed(percent, 1)}\u00a0%`;
 }
 
 /** Ohms, in mΩ below one ohm: 13.4 mΩ, 1.25 Ω. */

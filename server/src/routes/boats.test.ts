@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import type { Job } from '@harbor-latch/core/job/index';
+import { JOB_VERSION, type Job } from '@harbor-latch/core/job/index';
 import fc from 'fast-check';
 import { pino } from 'pino';
 import request from 'supertest';
@@ -109,7 +109,7 @@ describe('a bad request', () => {
 
   it('from a newer version says to update', async () => {
     const job = boat();
-    const answer = await put({ ...job, version: 2 }, job.boat.id)
+    const answer = await put({ ...job, version: JOB_VERSION + 1 }, job.boat.id)
       .set('If-None-Match', '*')
       .expect(400);
     expect(answer.body).toMatchObject({ code: 'newer-version' });
