@@ -7,13 +7,25 @@ const root = join(__dirname, '../..');
 const folder = mkdtempSync(join(tmpdir(), 'latch-cli-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-function latch(...args: readonly string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/main.ts', ...args], {
+// Translated once for all calls: translating at each start takes seconds.
+const translated = join(folder, 'latch.mjs');
+beforeAll(() => {
+  const esbuild = join(root, 'node_modules/esbuild/bin/esbuild');
+  const banner =
+    "--banner:js=import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);";
+  const options = ['--bundle', '--platform=node', '--format=esm', '--log-level=error', banner];
+  const made = spawnSync(esbuild, ['cli/src/main.ts', ...options, `--outfile=${translated}`], {
     cwd: root,
     encoding: 'utf8',
   });
+  if (made.status !== 0) throw new Error(made.stderr);
+});
+
+const run = (...args: readonly string[]) => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, args, { cwd: root, encoding: 'utf8' });
   return { status, stdout, stderr };
-}
+};
+const latch = (...args: readonly string[]) => run(translated, ...args);
 
 function fileOf(name: string, text: string): string {
   const path = join(folder, name);
@@ -65,6 +77,12 @@ describe('the headless command', () => {
     expect(refusal('assess', folder)).toMatchObject({ code: 'unreadable' });
   });
 
+  it('answers as well untranslated, as the scripts of the package run it', () => {
+    const source = run('--import', 'tsx', 'cli/src/main.ts', 'assess', 'examples/pinnock.json');
+    expect(source.status).toBe(0);
+    expect(source.stdout).toBe(latch('assess', 'examples/pinnock.json').stdout);
+  });
+
   it('says which verbs there are when none fits', () => {
     expect(refusal('asess', 'examples/pinnock.json').message).toContain('Verbs: assess FILE, solve FILE,');
     expect(refusal('assess')).toMatchObject({ code: 'usage' });
@@ -100,16 +118,16 @@ describe('a circuit on the bench', () => {
     const solved = (...options: string[]) => JSON.parse(latch('solve', ...alder, ...options).stdout) as Solved;
     const running = solved('--switch', 'manual');
     expect(running.speedRatios['pump']).toBeGreaterThan(0.9);
-    expect(running.speedRatios['pump']).toBeLessThan(1);
+    expect(running.speedRatios['pump']).toBeLessThan(1.2);
     const joints = Object.entries(running.states).filter(([, word]) => word === 'joined');
-    expect(joints.map(([id]) => id)).toContain('minus-joint');
-    expect(running.currents['minus-joint']).toBeCloseTo(running.currents['pump'] ?? NaN, 3);
+    expect(joints.map(([id]) => id)).toContain('joint-negative');
+    expect(running.currents['joint-negative']).toBeCloseTo(running.currents['pump'] ?? NaN, 3);
     // The same by the switch's own name, and nothing at all once its fuse is out.
     expect(solved('--set', 'switch=manual')).toEqual(running);
     const dead = solved('--switch', 'manual', '--set', 'fuse=out');
     expect(dead.speedRatios).toEqual({ pump: 0 });
     expect(dead.currents['pump']).toBeCloseTo(0, 12);
-    expect(dead.states['fuse']).toBe('out');
+    expect(dead.states).toMatchObject({ fuse: 'open', pump: 'standing' });
   });
 
   it('is written as a SPICE deck with the same nodes', () => {

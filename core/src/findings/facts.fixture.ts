@@ -122,7 +122,7 @@ export interface Said {
   readonly latched?: readonly string[];
 }
 
-export function settingOf({ switch: position, float, others = {} }: Said): Setting {
+function settingOf({ switch: position, float, others = {} }: Said): Setting {
   return {
     switches: { ...(position ? { switch: position } : {}), ...others },
     floats: float ? { float } : {},

@@ -4,7 +4,7 @@ import type { HoseSurvey, WellSurvey } from '../job';
 import type { Change } from './facts.fixture';
 import type { OperatingFacts, PoseFacts, WaterFacts } from './waterFacts';
 
-export const wellSurvey: WellSurvey = {
+const wellSurvey: WellSurvey = {
   id: 'bilge',
   name: 'Bilge',
   aftM: -0.5,

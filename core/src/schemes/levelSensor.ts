@@ -14,7 +14,7 @@ export interface SensorEnds {
 }
 
 /** Whether a circuit's level sensor is an electronic one: the kind fitted, else that of its scheme. */
-export function isElectronic({ water }: Circuit, usual: 'float' | 'probe'): boolean {
+function isElectronic({ water }: Circuit, usual: 'float' | 'probe'): boolean {
   const kind = water?.float?.kind;
   return kind === undefined ? usual === 'probe' : kind === 'probe';
 }

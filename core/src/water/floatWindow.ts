@@ -1,9 +1,6 @@
-import { everyHeight, isIn, whereEnough, within, type Interval, type Piece } from './intervals';
+import { everyHeight, isIn, whereEnough, within, type Bound, type Interval, type Piece } from './intervals';
 import { riseAt, type Slopes } from './pose';
 import { rootOf, type PosedWell } from './well';
-
-/** A rule that bounds the height of a float. */
-export type WindowRule = 'floor' | 'prime' | 'drain-back' | 'short-run' | 'limit' | 'order';
 
 /** A level sensor as placed: its base over the pump's, forward of it and to starboard, m. */
 export interface PlacedFloat {
@@ -48,13 +45,6 @@ export interface WindowQuestion {
   readonly shortestRunS: number;
   /** How far above the first pump's float this one is recommended to switch on, m. */
   readonly abovePrimaryM: number;
-}
-
-export interface Bound {
-  readonly rule: WindowRule;
-  readonly pose: string;
-  /** What stands there, for a limit. */
-  readonly about?: string;
 }
 
 /** The heights of a float's base at which its pump cycles as it should in every attitude. */

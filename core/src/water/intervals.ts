@@ -1,4 +1,13 @@
-import type { Bound } from './floatWindow';
+/** A rule that bounds the height of a float. */
+export type WindowRule = 'floor' | 'prime' | 'drain-back' | 'short-run' | 'limit' | 'order';
+
+/** What ends a height: a rule, in a pose. */
+export interface Bound {
+  readonly rule: WindowRule;
+  readonly pose: string;
+  /** What stands there, for a limit. */
+  readonly about?: string;
+}
 
 /** Heights from one to another, m; infinite where nothing ends them. */
 export interface Interval {
