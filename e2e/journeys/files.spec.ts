@@ -47,14 +47,14 @@ test('a file that is no job is refused in place, each for its reason, and nothin
   const refused: readonly (readonly [string, string, RegExp])[] = [
     [
       'newer.json',
-      good.replace('"version": 1', '"version": 2'),
-      /\$\.version: The file was written by a newer version \(2\)/,
+      good.replace('"version": 2', '"version": 3'),
+      /File version: The file was written by a newer version \(3\)/,
     ],
     ['notes.json', 'pump, float, switch', /This is not a JSON file/],
     [
       'typo.json',
       good.replace('"currentA"', '"curentA"'),
-      /\$\.circuits\[0\]\.pump\.curentA: Unknown key "curentA"\. Did you mean "currentA"\?/,
+      /Circuit 1: pump, “curentA”: Unknown key "curentA"\. Did you mean "currentA"\?/,
     ],
     ['large.json', 'x'.repeat(10 * 1024 * 1024), /large\.json is larger than 5 MiB/],
   ];

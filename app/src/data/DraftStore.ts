@@ -198,9 +198,10 @@ function keptDraft(text: string | null): Draft | null {
   try {
     const kept = JSON.parse(text) as Kept;
     const read = readJob(kept.job);
-    return read.ok
-      ? { ...newDraft(read.job), basedOn: kept.basedOn, base: kept.base ?? null, typed: kept.typed }
-      : null;
+    if (!read.ok) return null;
+    // What it is based on may be of an earlier version as well.
+    const base = kept.base ? readJob(kept.base) : null;
+    return { ...newDraft(read.job), basedOn: kept.basedOn, base: base?.ok ? base.job : null, typed: kept.typed };
   } catch {
     return null;
   }

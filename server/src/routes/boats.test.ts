@@ -10,6 +10,7 @@ import request from 'supertest';
 import { createApp } from '../app';
 import { BoatStore } from '../db/boatStore';
 import { connect } from '../db/connect';
+import { boats, revisions, type RowJob } from '../db/schema';
 import { app, boat, connection, create, put, renamed } from './boatsApi.fixture';
 
 describe('a boat', () => {
@@ -255,5 +256,25 @@ describe('the service', () => {
       const copy = { ...job, boat: { ...job.boat, id: randomUUID() } };
       await create(copy).expect(201);
     }
+  });
+});
+
+describe('a boat stored by an earlier version', () => {
+  it.each(['v1-alder-wren', 'v1-low-samphire', 'v1-pinnock'])('%s opens as one of today’s, and saves', async (name) => {
+    const kept = JSON.parse(
+      readFileSync(join(__dirname, `../../../core/src/file/kept/${name}.json`), 'utf8'),
+    ) as RowJob;
+    const id = randomUUID();
+    const job = { ...kept, boat: { ...kept.boat, id } };
+    await connection.database.insert(boats).values({ id, version: 1, job });
+    await connection.database.insert(revisions).values({ boatId: id, version: 1, job });
+    const read = await request(app).get(`/api/boats/${id}`).expect(200);
+    expect(read.body.job).toMatchObject({ version: JOB_VERSION, boat: { id, name: kept.boat.name } });
+    const saved = await put(renamed(read.body.job as Job, 'Renamed'), id)
+      .set('If-Match', '"1"')
+      .expect(200);
+    expect(saved.body).toMatchObject({ version: 2 });
+    const first = await request(app).get(`/api/boats/${id}/versions/1`);
+    expect(first.body.job).toMatchObject({ version: JOB_VERSION, boat: { name: kept.boat.name } });
   });
 });
