@@ -1,4 +1,4 @@
-import { judgeCircuit } from './index';
+import type { judgeCircuit } from './index';
 import { codesOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf } from './facts.fixture';
 import { faultRules, lockedRotorSeverity } from './faults';
 import { feedRules } from './feed';

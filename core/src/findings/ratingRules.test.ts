@@ -1,4 +1,4 @@
-import { judgeCircuit } from './index';
+import type { judgeCircuit } from './index';
 import { codesOf, conductorOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf } from './facts.fixture';
 import { nearSeverity, ratingRules } from './rating';
 
