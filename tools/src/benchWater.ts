@@ -153,7 +153,8 @@ function fixedSteps({ well, ingress, seconds, batteries }: SimQuestion, pump: Si
     const curve = running ? drive.running : drive.waiting;
     const { amps, speedRatio } = curve(postsV);
     postsV = battery.emfV(charge) - battery.internalOhm * amps;
-    const levelM = well.levelM(volumeM3);
+    // What comes in here does not depend on the level, so it is looked for only while the pump runs.
+    const levelM = running ? well.levelM(volumeM3) : 0;
     const takenM3 = running
       ? pumpPointAt(moves.curve, moves.hose, speedRatio, moves.topM - levelM, moves.water).flow * stepS
       : 0;

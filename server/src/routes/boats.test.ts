@@ -274,7 +274,7 @@ describe('a boat stored by an earlier version', () => {
       .set('If-Match', '"1"')
       .expect(200);
     expect(saved.body).toMatchObject({ version: 2 });
-    const first = await request(app).get(`/api/boats/${id}/versions/1`);
+    const first = await request(app).get(`/api/boats/${id}/revisions/1`).expect(200);
     expect(first.body.job).toMatchObject({ version: JOB_VERSION, boat: { name: kept.boat.name } });
   });
 });
