@@ -60,3 +60,25 @@ export const anySurvey = fc.record({
   engineSpace: fc.boolean(),
   family: fc.constantFrom<CableFamily>('awg', 'metric'),
 });
+
+/** A job of one circuit, changed. */
+export function changed(change: Partial<Circuit>, battery: Partial<Job['batteries'][number]> = {}): Job {
+  const job = jobOf({});
+  return {
+    ...job,
+    batteries: job.batteries.map((one) => ({ ...one, ...battery })),
+    circuits: job.circuits.map((one) => ({ ...one, ...change })),
+  };
+}
+
+/** A sized circuit of a job. @throws when it could not be sized. */
+export function assessedOf(job: Job, id = 'main') {
+  const one = assess(job).find(({ circuit }) => circuit.id === id);
+  if (one?.status !== 'sized') throw new Error('not sized');
+  return one;
+}
+
+export const findingOf = (job: Job, code: string, id = 'main') =>
+  assessedOf(job, id).findings.find((finding) => finding.code === code);
+
+export const legs = { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } };

@@ -1,25 +1,5 @@
-import { assess } from './assess';
-import { jobOf } from './assess.fixture';
-import { type Circuit, type Job } from '../job';
-
-/** A job of one circuit, changed. */
-function changed(change: Partial<Circuit>, battery: Partial<Job['batteries'][number]> = {}): Job {
-  const job = jobOf({});
-  return {
-    ...job,
-    batteries: job.batteries.map((one) => ({ ...one, ...battery })),
-    circuits: job.circuits.map((one) => ({ ...one, ...change })),
-  };
-}
-
-function assessedOf(job: Job, id = 'main') {
-  const one = assess(job).find(({ circuit }) => circuit.id === id);
-  if (one?.status !== 'sized') throw new Error('not sized');
-  return one;
-}
-
-const findingOf = (job: Job, code: string, id = 'main') =>
-  assessedOf(job, id).findings.find((finding) => finding.code === code);
+import { assessedOf, changed, findingOf } from './assess.fixture';
+import type { Job } from '../job';
 
 describe('a battery', () => {
   it('as measured is judged beside 12.0 V', () => {

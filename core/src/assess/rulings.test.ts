@@ -1,31 +1,10 @@
 import { assess } from './assess';
-import { anySurvey, jobOf, sized, sizeOf } from './assess.fixture';
+import { anySurvey, assessedOf, changed, findingOf, jobOf, legs, sized, sizeOf } from './assess.fixture';
 import { assessReport } from './report';
-import { newCircuit, type Circuit, type Job } from '../job';
+import { newCircuit, type Circuit } from '../job';
 import { conductorSizes } from '../reference';
 import { schemeKeys } from '../schemes';
 import fc from 'fast-check';
-
-/** A job of one circuit, changed. */
-function changed(change: Partial<Circuit>, battery: Partial<Job['batteries'][number]> = {}): Job {
-  const job = jobOf({});
-  return {
-    ...job,
-    batteries: job.batteries.map((one) => ({ ...one, ...battery })),
-    circuits: job.circuits.map((one) => ({ ...one, ...change })),
-  };
-}
-
-function assessedOf(job: Job, id = 'main') {
-  const one = assess(job).find(({ circuit }) => circuit.id === id);
-  if (one?.status !== 'sized') throw new Error('not sized');
-  return one;
-}
-
-const findingOf = (job: Job, code: string, id = 'main') =>
-  assessedOf(job, id).findings.find((finding) => finding.code === code);
-
-const legs = { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } };
 
 describe('a sneak path', () => {
   it('through a light between the posts sizes no cable and stalls no pump', () => {

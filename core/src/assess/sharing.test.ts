@@ -1,27 +1,5 @@
-import { assess } from './assess';
-import { jobOf } from './assess.fixture';
+import { assessedOf, changed, findingOf, jobOf, legs } from './assess.fixture';
 import { newCircuit, type Circuit, type Job } from '../job';
-
-/** A job of one circuit, changed. */
-function changed(change: Partial<Circuit>, battery: Partial<Job['batteries'][number]> = {}): Job {
-  const job = jobOf({});
-  return {
-    ...job,
-    batteries: job.batteries.map((one) => ({ ...one, ...battery })),
-    circuits: job.circuits.map((one) => ({ ...one, ...change })),
-  };
-}
-
-function assessedOf(job: Job, id = 'main') {
-  const one = assess(job).find(({ circuit }) => circuit.id === id);
-  if (one?.status !== 'sized') throw new Error('not sized');
-  return one;
-}
-
-const findingOf = (job: Job, code: string, id = 'main') =>
-  assessedOf(job, id).findings.find((finding) => finding.code === code);
-
-const legs = { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } };
 
 describe('a shared feed', () => {
   const job = jobOf({ choices: { protection: { ratingA: 15 } } });

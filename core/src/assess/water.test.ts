@@ -1,58 +1,12 @@
 import fc from 'fast-check';
-import type { Circuit, CircuitWater, IngressSource, Job, Pose } from '../job';
+import type { CircuitWater, IngressSource, Job } from '../job';
 import { defaults, ourRules } from '../reference';
 import { assess } from './assess';
-import { jobOf } from './assess.fixture';
 import { lastingFindings, wellRuns } from './lasting';
 import { hoseChoices } from './hoseChoices';
 import { seededRandom, spreadOf, throwDays } from './sensitivity';
+import { hose, rest, wetJob } from './wet.fixture';
 import { runReport, waterReport } from './waterReport';
-
-const pump = { currentA: 5, openFlowLPerH: 3000, shutOffHeadM: 4.2 };
-const hose: CircuitWater['hose'] = {
-  boreM: 0.025,
-  route: [
-    { alongM: 0, heightM: 0.05 },
-    { alongM: 1, heightM: 0.9 },
-    { alongM: 2.5, heightM: 0.9, yM: 1 },
-  ],
-  bends90: 2,
-};
-const rest: Pose = { id: 'rest', name: 'At rest', trimDeg: 0, heelDeg: 0, outsideM: 0.3 };
-
-interface Change {
-  readonly water?: Partial<CircuitWater>;
-  readonly poses?: Pose[];
-  readonly sources?: IngressSource[];
-  readonly circuit?: Partial<Circuit>;
-  readonly wells?: Job['wells'];
-}
-
-function wetJob({
-  water,
-  poses = [rest],
-  sources = [{ kind: 'steady', flowLPerH: 60 }],
-  circuit,
-  wells,
-}: Change = {}): Job {
-  const job = jobOf({ pump });
-  return {
-    ...job,
-    wells: wells ?? [
-      {
-        id: 'bilge',
-        name: 'Bilge',
-        aftM: -0.6,
-        foreM: 0.6,
-        section: { kind: 'box', widthM: 0.4 },
-        limits: [{ id: 'floor', name: 'Floorboards', zM: 0.3 }],
-      },
-    ],
-    poses,
-    ingress: [{ id: 'way', name: 'Way in', sources }],
-    circuits: job.circuits.map((one) => ({ ...one, ...circuit, water: { wellId: 'bilge', hose, ...water } })),
-  };
-}
 
 const waterCodes = (job: Job) =>
   assess(job).flatMap((one) =>
