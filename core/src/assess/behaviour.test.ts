@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { newCircuit, newJob, type Circuit, type Job } from '../job';
 import { schemeKeys } from '../schemes';
 import { assess } from './assess';
@@ -69,7 +70,7 @@ describe('every scheme wired as planned', () => {
         expect(assessed?.circuit).toEqual(job.circuits[0]);
         expect(assessed?.status).not.toBe('incomplete');
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 });

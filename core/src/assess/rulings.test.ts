@@ -1,3 +1,4 @@
+import { runs } from '../../testing/runs.fixture';
 import { assess } from './assess';
 import { anySurvey, assessedOf, changed, findingOf, jobOf, legs, sized, sizeOf } from './assess.fixture';
 import { assessReport } from './report';
@@ -223,7 +224,7 @@ describe('findings', () => {
           expect(new Set(ids).size).toBe(ids.length);
         },
       ),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { anySurvey, sized, sizeOf, sizesOf, type Sized } from './assess.fixture';
 
 describe('sizing', () => {
@@ -64,7 +65,7 @@ describe('sizing', () => {
           rank(sized({ ...given, choices })),
         );
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 
@@ -88,7 +89,7 @@ describe('sizing', () => {
         const allowed = sizesOf(family).slice(sizesOf(family).indexOf(least));
         expect(sizeOf(proposed, 'manual')).toBe(allowed.find(serves));
       }),
-      { numRuns: 40 },
+      runs(40),
     );
   });
 
@@ -104,7 +105,7 @@ describe('sizing', () => {
           expect(drop(sizesOf(family)[index + 1])).toBeLessThanOrEqual(drop(sizesOf(family)[index]) + 1e-9);
         },
       ),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 
@@ -122,7 +123,7 @@ describe('sizing', () => {
         expect(chosen.facts.dropV).toBe(proposed.facts.dropV);
         expect(chosen.findings.map(({ code }) => code)).toEqual(proposed.findings.map(({ code }) => code));
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 });

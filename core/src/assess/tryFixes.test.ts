@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import type { Finding, Fix } from '../findings';
 import { anySurvey, jobOf, sized, sizesOf } from './assess.fixture';
 import { assess } from './assess';
@@ -33,7 +34,7 @@ describe('a circuit', () => {
           }
         },
       ),
-      { numRuns: 80 },
+      runs(80),
     );
     expect(offered).toBeGreaterThan(40);
   });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import type { Job } from '../job';
 import { readJob } from '../file';
 import {
@@ -40,7 +41,7 @@ describe('figures taken where nothing was measured', () => {
           expect(one.guessed).toBe(true);
         expect(job.circuits[0]?.water?.hose?.guessed).toBe(true);
       }),
-      { numRuns: 100 },
+      runs(100),
     );
   });
 
@@ -60,7 +61,7 @@ describe('figures taken where nothing was measured', () => {
           for (const { flowLPerH } of operating) expect(flowLPerH).toBeGreaterThan(0);
         }
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import type { CircuitWater, IngressSource, Job } from '../job';
 import { defaults, ourRules } from '../reference';
 import { assess } from './assess';
@@ -179,7 +180,7 @@ test('with the supply held, more ingress never means fewer litres pumped, and a 
         expect(valved?.starts ?? 0).toBeLessThanOrEqual(less?.starts ?? 0);
       },
     ),
-    { numRuns: 25 },
+    runs(25),
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { type Job } from '../job';
 import { readJob } from '../file';
 import { defaults } from '../reference';
@@ -19,8 +20,6 @@ function expectPlainWords(text: string): void {
   expect(text.trim().length).toBeGreaterThan(0);
 }
 
-const runs = { numRuns: Number(process.env['WHOLE_BOATS'] ?? 500) };
-
 test('any whole boat is judged in words that hold no Infinity, no NaN, nothing and nothing less than nothing', () => {
   fc.assert(
     fc.property(anyBoat, (job) => {
@@ -33,7 +32,7 @@ test('any whole boat is judged in words that hold no Infinity, no NaN, nothing a
         for (const { text } of one.wiredAs) expectPlainWords(text);
       }
     }),
-    runs,
+    runs(500),
   );
 });
 
@@ -74,7 +73,7 @@ test('every fix offered on any whole boat says what it does, removes its finding
         }
       }
     }),
-    { numRuns: Math.max(60, Math.round(runs.numRuns / 4)) },
+    runs(125),
   );
   expect(offered).toBeGreaterThan(50);
 });
@@ -113,7 +112,7 @@ test('runs and operating points of any boat never contradict each other', () => 
         expect(report.runs.flatMap(({ circuits }) => circuits.map(({ id }) => id))).not.toContain(one.circuit.id);
       }
     }),
-    { numRuns: Math.max(40, Math.round(runs.numRuns / 6)) },
+    runs(85),
   );
 });
 
@@ -131,7 +130,7 @@ test('the findings of long runs offer fixes that last', () => {
         if (fix) expect(fix.effect.length).toBeGreaterThan(0);
       }
     }),
-    { numRuns: 25 },
+    runs(25),
   );
   expect(defaults.suppliesV).toHaveLength(3);
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { idealCurrents } from './idealCurrents';
 import { link, resistance, source, type Element } from './element';
 import { numberNodes } from './nodes';
@@ -70,6 +71,6 @@ test('what flows into a terminal flows out of it, however leads and resistances 
       });
       sums.forEach((sum) => expect(Math.abs(sum)).toBeLessThan(1e-6));
     }),
-    { numRuns: 400 },
+    runs(400),
   );
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { anyVariant, plainNetlist, planFor, surveyedCircuit } from '../schemes/schemes.fixture';
 import { everySetting, type NetConductor, type Netlist } from './netlist';
 import { terminalsOf, type Setting } from './parts';
@@ -52,7 +53,7 @@ describe('any circuit at rest', () => {
           expect(Math.abs(sum)).toBeLessThan(1e-6);
         }
       }),
-      { numRuns: 150 },
+      runs(150),
     );
   });
 
@@ -74,7 +75,7 @@ describe('any circuit at rest', () => {
         // What the batteries deliver stands in the first sum with its sign turned.
         expect(intoParts + inConductors).toBeCloseTo(0, 5);
       }),
-      { numRuns: 150 },
+      runs(150),
     );
   });
 
@@ -100,7 +101,7 @@ describe('any circuit at rest', () => {
         };
         expect(apart(netlist, pointOf(netlist, setting), pointOf(added, setting))).toBeLessThan(1e-6);
       }),
-      { numRuns: 100 },
+      runs(100),
     );
   });
 
@@ -124,7 +125,7 @@ describe('any circuit at rest', () => {
         const other = pointOf(turned, { switches: keyed(setting.switches), floats: keyed(setting.floats) });
         expect(apart(netlist, pointOf(netlist, setting), other, name)).toBeLessThan(1e-6);
       }),
-      { numRuns: 100 },
+      runs(100),
     );
   });
 });

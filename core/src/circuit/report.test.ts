@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { anyVariant, plainNetlist, planFor, surveyedCircuit } from '../schemes/schemes.fixture';
 import { onBench, fittingSetting, restingBench } from './bench';
 import { CircuitError } from './circuitError';
@@ -119,7 +120,7 @@ test('a report is plain data that holds what can be read off the operating point
         byNode.set(node, name);
       }
     }),
-    { numRuns: 60 },
+    runs(60),
   );
 });
 

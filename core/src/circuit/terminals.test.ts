@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { anyVariant, plainNetlist } from '../schemes/schemes.fixture';
 import { everySetting, mapParts, type Netlist } from './netlist';
 import { terminalsOf } from './parts';
@@ -40,7 +41,7 @@ test('a netlist given other resistances is solved as one made with them, after a
         }
       },
     ),
-    { numRuns: 80 },
+    runs(80),
   );
 });
 
@@ -73,7 +74,7 @@ test('an answer stays what it was while its circuit is solved at other volts, in
       const again = truthRow(netlist, setting).point;
       expect(again && readings(netlist, again)).toEqual(first);
     }),
-    { numRuns: 60 },
+    runs(60),
   );
 });
 

@@ -1,4 +1,3 @@
-import { alarmRules, fedAlarmRules } from './alarm';
 import {
   behaviourOf,
   codesOf,
@@ -10,7 +9,7 @@ import {
   rowOf,
   soundRows,
 } from './facts.fixture';
-import { sneakRules } from './sneaks';
+import { alarmRules, fedAlarmRules, sneakRules } from './said.fixture';
 
 describe('one alarm on two circuits', () => {
   const circuit = plainCircuit({ scheme: 'backup-alarm', rewired: { removed: ['x'] } });

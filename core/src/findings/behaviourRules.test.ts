@@ -11,13 +11,9 @@ import {
   soundRows,
   type Said,
 } from './facts.fixture';
-import { relayRules } from './relay';
 import { waterOf } from './water.fixture';
-import { runRules } from './runs';
-import { sneakRules } from './sneaks';
-import { wiringRules } from './wiring';
-import { wiredAsOf, wiredAsOfAlarm } from './wiredAs';
 import { CircuitError } from '../circuit';
+import { relayRules, runRules, sneakRules, wiredAsOf, wiredAsOfAlarm, wiringRules } from './said.fixture';
 
 /** The base circuit with some settings doing otherwise. */
 function doing(...said: readonly Said[]) {

@@ -4,6 +4,8 @@ import type { BatteryCircuit, BatteryFacts, BoatFacts } from './batteryFacts';
 import { bySeverity, type FixIdea, type Judgement } from './finding';
 
 const SLACK = 1 + 1e-9;
+/** A thousandth of an ampere-hour a day is no drain. */
+const NO_DRAIN_AH = 1e-3;
 
 /** A judgement on a battery or the boat, and the circuit beside which it is shown. */
 export interface BoatJudgement extends Judgement {
@@ -112,6 +114,8 @@ function seriesBankRules({ battery, circuits, netAhPerDay }: BatteryFacts): Judg
   const remedy =
     'Take positive and negative from the posts of this one battery, its own negative the negative bus of these circuits.';
   const names = listed(circuits.map(({ circuit }) => circuit.name));
+  const standing =
+    netAhPerDay > NO_DRAIN_AH ? `${plainNumber(netAhPerDay, 2)} Ah a day while nobody is aboard, beside ` : '';
   const poles: Judgement[] =
     seriesBank.ownPoles === true
       ? []
@@ -139,7 +143,7 @@ function seriesBankRules({ battery, circuits, netAhPerDay }: BatteryFacts): Judg
     {
       code: 'series-bank-draw',
       severity: 'caution',
-      message: `${name} gives ${plainNumber(Math.max(0, netAhPerDay), 2)} Ah a day while nobody is aboard, beside what is pumped, and the other batteries of the ${seriesBank.bankV} V bank give nothing: the bank grows uneven, and charging overcharges the rest. Give the pump a battery of its own, or a converter from the whole bank.`,
+      message: `${name} gives ${standing}what is pumped, and the other batteries of the ${seriesBank.bankV} V bank give nothing: the bank grows uneven, and charging overcharges the rest. Give the pump a battery of its own, or a converter from the whole bank.`,
       rule: 'A series bank is drawn on as a whole.',
       source: 'Common practice for series banks',
       at: ['battery'],
@@ -212,13 +216,12 @@ function standingRule(
   { leftAloneDays }: BoatFacts,
   { battery, circuits, usableAh, netAhPerDay }: BatteryFacts,
 ): Judgement[] {
-  // A thousandth of an ampere-hour a day is no drain.
-  if (netAhPerDay <= 1e-3) return [];
+  if (netAhPerDay <= NO_DRAIN_AH) return [];
   const days = usableAh / netAhPerDay;
   const neededDays = leftAloneDays * ourRules.leftAloneFactor.value;
   if (days * SLACK >= neededDays) return [];
   const each = circuits
-    .filter(({ standingA }) => standingA * 24 > 1e-3)
+    .filter(({ standingA }) => standingA * 24 > NO_DRAIN_AH)
     .map(({ circuit, standingA }) => `${circuit.name} ${plainNumber(24 * standingA, 2)} Ah a day`);
   return [
     {

@@ -1,7 +1,7 @@
 import type { Battery } from '../job';
 import type { BatteryCircuit, BatteryFacts, BoatFacts } from './batteryFacts';
-import { judgeBoat } from './boat';
 import { find, ideasOf, plainCircuit, type Change } from './facts.fixture';
+import { judgeBoat } from './said.fixture';
 
 const circuitOf = (id: string, more: Change<BatteryCircuit> = {}): BatteryCircuit => ({
   circuit: { ...plainCircuit(), id, name: id === 'main' ? 'Main' : 'Backup' },
@@ -111,7 +111,8 @@ describe('a battery of a series bank', () => {
 
   it('is drawn on by one side: told with its ampere-hours', () => {
     expect(find(bank(true), 'series-bank-draw')?.message).toContain('gives 0.5 Ah a day');
-    expect(find(bank(true, -2), 'series-bank-draw')?.message).toContain('gives 0 Ah a day');
+    expect(find(bank(true, -2), 'series-bank-draw')?.message).toContain('gives what is pumped, and the other');
+    expect(find(bank(true, 1e-3), 'series-bank-draw')?.message).toContain('gives what is pumped');
   });
 });
 

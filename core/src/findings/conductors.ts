@@ -1,5 +1,5 @@
 import { conductorSizes, minimumSize, ourRules, ruleSets } from '../reference';
-import { formatAmps, formatQuantity, type UnitSystem } from '../units';
+import { formatAmps, formatQuantity, shownUnit, toldApart, type UnitSystem } from '../units';
 import type { CircuitFacts, ConductorFacts, NoSize } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { useBetterInsulation, useProposedSizesOf, withIdeas } from './fixes';
@@ -66,7 +66,8 @@ function ampacityExceeded(facts: Conducting, conductors: readonly ConductorFacts
       ...(ampacity.engineSpaceFactor !== null && ampacity.engineSpaceFactor < 1 ? [' in an engine space'] : []),
       ...(ampacity.bundlingFactor < 1 ? [' in its bundle'] : []),
     ].join(' and');
-    return `${planned.name}: ${size} may carry ${formatAmps(ampacity.amps)}${where}, and carries ${formatAmps(designA)}.`;
+    const [may, does] = toldApart(ampacity.amps, designA, formatAmps);
+    return `${planned.name}: ${size} may carry ${may}${where}, and carries ${does}.`;
   });
   const proposed = conductors[0]?.proposedSize ?? '';
   const larger = conductors.every(({ overridden }) => overridden);
@@ -86,15 +87,17 @@ function leastSizeRules(facts: Conducting, thin: readonly ConductorFacts[]): Jud
   const [first] = notAllowed;
   if (!first) return [];
   const outside = notAllowed.find(({ planned }) => planned.unsheathedM !== undefined);
-  const most = formatQuantity(ourRules.unsheathedM.value, 'shortLength', facts.units);
-  const each = notAllowed.map(({ planned, size }) => `${planned.name}: ${size}`).join('; ');
+  const each = `${notAllowed.map(({ planned, size }) => `${planned.name}: ${size}`).join('; ')} ${notAllowed.length === 1 ? 'is' : 'are'}`;
+  const [outsideBy, most] = toldApart(outside?.planned.unsheathedM ?? 0, ourRules.unsheathedM.value, (metres, more) =>
+    formatQuantity(metres, 'shortLength', facts.units, shownUnit('shortLength', facts.units).digits + more),
+  );
   return [
     {
       code: 'below-minimum-size',
       severity: 'stop',
       message: outside
-        ? `${each} is below the least size of ${first.leastSize}, and ${formatQuantity(outside.planned.unsheathedM ?? 0, 'shortLength', facts.units)} of it run outside the sheath. Bring the sheath to within ${most}, or use ${first.leastSize}.`
-        : `${each} is below the least size of ${first.leastSize} outside a sheath. It breaks under strain and vibration. Use ${first.leastSize} or larger.`,
+        ? `${each} below the least size of ${first.leastSize}, and ${outsideBy} of it run outside the sheath. Bring the sheath to within ${most}, or use ${first.leastSize}.`
+        : `${each} below the least size of ${first.leastSize} outside a sheath. It breaks under strain and vibration. Use ${first.leastSize} or larger.`,
       rule: `Conductors at least ${minimumSize.awg} or ${minimumSize.metric}; ${conductorSizes.awg[0]?.size ?? ''} only inside a sheathed multicore with at most ${most} outside it.`,
       source: facts.circuit.choices?.rules === 'iso' ? ruleSets.iso.name : 'ABYC E-11; ISO 13297',
       at: places(notAllowed),

@@ -1,5 +1,5 @@
 import { ourRules, OUR_RULE } from '../reference';
-import { formatAmps } from '../units';
+import { formatAmps, toldApart } from '../units';
 import type { ContactFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { useRelay, withIdeas } from './fixes';
@@ -25,7 +25,7 @@ export const contactRules: RuleFamily = ({ circuit, contacts }) => {
             {
               code: 'contact-over-rating',
               severity: 'stop',
-              message: `${name}: the contact is rated ${formatAmps(ratingA)} on DC and carries ${formatAmps(amps)}: it welds or burns. ${remedies[what]}`,
+              message: `${name}: the contact is rated ${toldApart(ratingA, amps, formatAmps).join(' on DC and carries ')}: it welds or burns. ${remedies[what]}`,
               rule: 'Contacts rated for the motor’s current on DC.',
               source: 'ABYC E-11; the maker’s rating on DC',
               at: [part],

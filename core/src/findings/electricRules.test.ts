@@ -1,8 +1,4 @@
 import { ourRules } from '../reference';
-import { judgeCircuit } from './index';
-import { conductorRules } from './conductors';
-import { contactRules } from './contacts';
-import { dropRules } from './drop';
 import {
   behaviourOf,
   codesOf,
@@ -14,9 +10,15 @@ import {
   protectionOf,
   supplyOf,
 } from './facts.fixture';
-import { leadRules } from './leads';
-import { stepDownRules } from './stepDown';
-import { tapRules } from './taps';
+import {
+  conductorRules,
+  contactRules,
+  dropRules,
+  judgeCircuit,
+  leadRules,
+  stepDownRules,
+  tapRules,
+} from './said.fixture';
 
 const severity = (judgements: ReturnType<typeof judgeCircuit>, code: string) => find(judgements, code)?.severity;
 
@@ -36,7 +38,7 @@ describe('conductors', () => {
     expect(codesOf(carrying(15))).toEqual([]);
     const [over] = carrying(15.001);
     expect(over).toMatchObject({ code: 'ampacity-below-current', severity: 'stop', at: ['feed'] });
-    expect(over?.message).toContain('may carry 15\u00a0A, and carries 15\u00a0A');
+    expect(over?.message).toContain('may carry 15\u00a0A, and carries 15.001\u00a0A');
     expect(over?.message).toContain('Use a larger size, or a higher insulation rating.');
   });
 

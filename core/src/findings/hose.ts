@@ -1,5 +1,6 @@
 import { ourRules } from '../reference';
 import type { Circuit } from '../job';
+import { toldApart } from '../units';
 import type { Judgement } from './finding';
 import type { WaterFacts } from './waterFacts';
 import { smoothWall, widerHoses } from './waterFixes';
@@ -21,12 +22,12 @@ function boreJudgements(circuit: Circuit, water: WaterFacts): Judgement[] {
   const { hose } = water;
   const portM = circuit.water?.portM;
   if (!hose || portM === undefined || hose.boreM >= portM - 1e-6) return [];
-  const say = waterSpeech(water.units);
+  const [bore, port] = toldApart(hose.boreM, portM, waterSpeech(water.units).height);
   return [
     saying({
       code: 'hose-below-port',
       severity: 'caution',
-      message: `The hose’s bore of ${say.height(hose.boreM)} is smaller than the pump’s outlet of ${say.height(portM)}: it takes flow that the pump could give. Use a hose as wide as the outlet.`,
+      message: `The hose’s bore of ${bore} is smaller than the pump’s outlet of ${port}: it takes flow that the pump could give. Use a hose as wide as the outlet.`,
       rule: 'The hose is at least as wide as the pump’s outlet.',
       at: ['pump'],
       ideas: () => widerHoses(circuit, water),

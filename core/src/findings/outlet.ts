@@ -39,18 +39,21 @@ function loopWords(circuit: Circuit, { loopOverM }: PoseFacts, water: WaterFacts
   if (circuit.water?.hose?.ventedLoop !== true) return '';
   return loopOverM === null
     ? ' A vented loop is there and the height of its top is not known: measure it.'
-    : ` The vented loop’s top is ${waterSpeech(water.units).height(loopOverM)} over the water outside, too low to answer.`;
+    : ` The vented loop’s top lies ${besideWater(loopOverM, water)}, too low to answer.`;
+}
+
+/** "50 mm over the water outside" */
+function besideWater(overM: number, { units }: WaterFacts): string {
+  const say = waterSpeech(units);
+  if (Math.abs(overM) <= SLACK_M) return 'at the level of the water outside';
+  return `${say.height(Math.abs(overM))} ${overM > 0 ? 'over' : 'under'} the water outside`;
 }
 
 function under(circuit: Circuit, water: WaterFacts, facts: PoseFacts): Judgement {
-  const say = waterSpeech(water.units);
-  const underM = Math.max(0, -(facts.outletOverM ?? 0));
-  const where =
-    underM <= SLACK_M ? 'at the level of the water outside' : `${say.height(underM)} under the water outside`;
   return saying({
     code: 'outlet-under-water',
     severity: 'stop',
-    message: `${facts.pose.name}: the outlet lies ${where}: once the pump stops, water can run back through the hose and sink the boat.${loopWords(circuit, facts, water)} Move the outlet up, or fit a vented loop well above the waterline; a check valve alone is no guard.`,
+    message: `${facts.pose.name}: the outlet lies ${besideWater(facts.outletOverM ?? 0, water)}: once the pump stops, water can run back through the hose and sink the boat.${loopWords(circuit, facts, water)} Move the outlet up, or fit a vented loop well above the waterline; a check valve alone is no guard.`,
     rule: 'No outlet goes under in any pose, unless a vented loop stands above the water there.',
     source: 'Common practice; ISO 15083',
     ideas: () => loopHighEnough(circuit, water),
@@ -58,12 +61,13 @@ function under(circuit: Circuit, water: WaterFacts, facts: PoseFacts): Judgement
 }
 
 function low(circuit: Circuit, water: WaterFacts, facts: PoseFacts): Judgement {
-  const say = waterSpeech(water.units);
-  const least = say.height(ourRules.outletFreeboardM.value);
+  const { outletOverM, loopOverM } = facts;
+  const least = waterSpeech(water.units).height(ourRules.outletFreeboardM.value);
+  const loop = Math.max(0, loopOverM ?? 0) > (outletOverM ?? 0) ? ', and only the vented loop guards it' : '';
   return saying({
     code: 'outlet-low',
     severity: 'caution',
-    message: `${facts.pose.name}: the outlet lies ${say.height(facts.outletOverM ?? 0)} over the water outside, less than ${least}: a wake or a full load puts it under.${loopWords(circuit, facts, water)} Move it up, or fit a vented loop well above the waterline.`,
+    message: `${facts.pose.name}: the outlet lies ${besideWater(outletOverM ?? 0, water)}${loop}; ${least} are asked: a wake or a full load puts it under.${loopWords(circuit, facts, water)} Move it up, or fit a vented loop well above the waterline.`,
     rule: `An outlet, or its vented loop, stands at least ${least} over the water at rest.`,
     source: OUR_RULE,
     ideas: () => loopHighEnough(circuit, water),

@@ -1,10 +1,8 @@
 import type { judgeCircuit } from './index';
 import { codesOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf } from './facts.fixture';
-import { faultRules, lockedRotorSeverity } from './faults';
-import { feedRules } from './feed';
-import { legRules } from './legs';
-import { petrolRules } from './petrol';
-import { placeSeverity, placeRules } from './place';
+import { lockedRotorSeverity } from './faults';
+import { placeSeverity } from './place';
+import { faultRules, feedRules, legRules, petrolRules, placeRules } from './said.fixture';
 
 const severity = (judgements: ReturnType<typeof judgeCircuit>, code: string) => find(judgements, code)?.severity;
 
@@ -183,7 +181,8 @@ describe('feed and legs', () => {
 
   it('of another circuit is none for a backup', () => {
     const sharedFeed = { leaderId: 'a', leaderName: 'Primary', rating: null, sizes: {} };
-    expect(feedRules(factsOf({ duty: 'backup', sharedFeed }))[0]).toMatchObject({
+    const circuit = plainCircuit({ sharesFeedWith: 'a' });
+    expect(feedRules(factsOf({ duty: 'backup', sharedFeed, circuit }))[0]).toMatchObject({
       code: 'backup-on-primary-feed',
       severity: 'stop',
     });

@@ -1,6 +1,7 @@
 import type { judgeCircuit } from './index';
 import { codesOf, conductorOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf } from './facts.fixture';
-import { nearSeverity, ratingRules } from './rating';
+import { nearSeverity } from './rating';
+import { ratingRules } from './said.fixture';
 
 const severity = (judgements: ReturnType<typeof judgeCircuit>, code: string) => find(judgements, code)?.severity;
 

@@ -1,5 +1,6 @@
 import { ourRules, OUR_RULE } from '../reference';
 import type { Circuit } from '../job';
+import { toldApart } from '../units';
 import { isIn, isInside, isWithin, wellFrom, type Bound } from '../water';
 import type { Judgement, RuleFamily } from './finding';
 import { flowJudgements } from './flow';
@@ -94,8 +95,8 @@ function closeAbove(circuit: Circuit, water: WaterFacts): Judgement[] {
 }
 
 function tooHigh(circuit: Circuit, water: WaterFacts, maxM: number, bound: Bound): Judgement {
-  const say = waterSpeech(water.units);
-  const at = `The float’s base stands at ${say.height(water.float?.zM ?? 0)} and may stand at ${say.height(maxM)} at most`;
+  const [stands, most] = toldApart(water.float?.zM ?? 0, maxM, waterSpeech(water.units).height);
+  const at = `The float’s base stands at ${stands} and may stand at ${most} at most`;
   const narrow = bound.rule === 'drain-back' || bound.rule === 'short-run';
   return saying({
     code: narrow ? 'float-own-water' : 'float-too-high',
@@ -112,9 +113,8 @@ function tooHigh(circuit: Circuit, water: WaterFacts, maxM: number, bound: Bound
 const OWN_WATER_RULE = 'The water between on and off is at least one and a half times what the hose gives back.';
 
 function tooLow(circuit: Circuit, water: WaterFacts, minM: number, bound: Bound): Judgement {
-  const zM = water.float?.zM ?? 0;
-  const say = waterSpeech(water.units);
-  const at = `The float’s base stands at ${say.height(zM)} over the pump’s and needs ${say.height(minM)}`;
+  const [stands, needs] = toldApart(water.float?.zM ?? 0, minM, waterSpeech(water.units).height);
+  const at = `The float’s base stands at ${stands} over the pump’s and needs ${needs}`;
   const where = water.poses.length > 1 && bound.rule !== 'floor' ? ` ${poseName(water, bound.pose).toLowerCase()}` : '';
   const saidBy: Readonly<Record<Bound['rule'], { readonly code: string; readonly why: string }>> = {
     prime: {

@@ -1,10 +1,7 @@
 import type { Circuit } from '../job';
 import { codesOf, factsOf, find, ideasOf, plainCircuit } from './facts.fixture';
-import { flowJudgements } from './flow';
-import { hoseJudgements } from './hose';
-import { outletJudgements } from './outlet';
-import { floatJudgements, waterRules } from './water';
 import { float, hoseSurvey, operatingOf, poseOf, waterOf, windowOf } from './water.fixture';
+import { floatJudgements, flowJudgements, hoseJudgements, outletJudgements, waterRules } from './said.fixture';
 
 const wet = (more: Partial<NonNullable<Circuit['water']>> = {}): Circuit =>
   plainCircuit({ water: { wellId: 'bilge', hose: hoseSurvey, float: { zM: 0.03 }, ...more } });
@@ -55,6 +52,17 @@ describe('an outlet', () => {
       codesOf(outletJudgements(wet(), waterOf({ poses: [poseOf('rest'), poseOf('heeled', { outletOverM })] }), true));
     expect(heeled(0.001)).toEqual([]);
     expect(heeled(0)).toEqual(['outlet-under-water']);
+  });
+
+  it('with a loop that answers hardly is told with both heights, neither less than nothing', () => {
+    expect(over(-0.05, 0.199, true)[0]?.message).toContain(
+      'the outlet lies 50\u00a0mm under the water outside, and only the vented loop guards it; 200\u00a0mm are asked',
+    );
+    expect(over(-0.05, 0.199, true)[0]?.message).toContain('loop’s top lies 199\u00a0mm over the water outside');
+    expect(over(-0.05, -0.01, true)[0]?.message).toContain('loop’s top lies 10\u00a0mm under the water outside');
+    expect(over(0.15, 0.1, true)[0]?.message).toContain(
+      'lies 150\u00a0mm over the water outside; 200\u00a0mm are asked',
+    );
   });
 
   it('is answered by a vented loop whose top is that high, and by no other', () => {
@@ -164,7 +172,7 @@ describe('what the pump moves', () => {
 
 describe('a float', () => {
   const placed = (zM: number, more: Parameters<typeof waterOf>[0] = {}) =>
-    floatJudgements(wet(), waterOf({ float: { ...float, zM }, ...more }));
+    floatJudgements(wet({ float: { zM } }), waterOf({ float: { ...float, zM }, ...more }));
 
   it('within its window is good, to a thousandth of a millimetre of either end', () => {
     expect([placed(0.02), placed(0.2)].map(codesOf)).toEqual([[], []]);
@@ -228,7 +236,7 @@ describe('a float', () => {
   });
 
   it('outside its well or pool is a stop', () => {
-    const outside = floatJudgements(wet(), waterOf({ float: { ...float, xM: 0.6 } }));
+    const outside = floatJudgements(wet({ float: { xM: 0.6, zM: 0.03 } }), waterOf({ float: { ...float, xM: 0.6 } }));
     expect(codesOf(outside)).toEqual(['float-outside-well']);
     const { pool } = waterOf();
     const elsewhere = floatJudgements(wet(), waterOf({ float: { ...float, xM: 0.4 }, pool: { ...pool, foreM: 0.2 } }));

@@ -1,11 +1,11 @@
-import { formatQuantity, formatVolume, type UnitSystem } from '../units';
+import { formatQuantity, formatVolume, shownUnit, type UnitSystem } from '../units';
 import type { Bound } from '../water';
 import type { WaterFacts } from './waterFacts';
 
 /** Figures of water in words, in one unit system. */
 export interface WaterSpeech {
-  /** A height or small length: "18 mm". */
-  height(metres: number): string;
+  /** A height or small length: "18 mm". @param more digits beyond the usual */
+  height(metres: number, more?: number): string;
   /** A flow: "2100 L/h". */
   flow(lPerH: number): string;
   /** A head: "1.25 m". */
@@ -18,7 +18,8 @@ const speeches: Readonly<Record<UnitSystem, WaterSpeech>> = { metric: speechIn('
 
 function speechIn(units: UnitSystem): WaterSpeech {
   return {
-    height: (metres) => formatQuantity(metres, 'shortLength', units),
+    height: (metres, more = 0) =>
+      formatQuantity(metres, 'shortLength', units, shownUnit('shortLength', units).digits + more),
     flow: (lPerH) => formatQuantity(lPerH, 'flow', units, 0),
     head: (metres) => formatQuantity(metres, 'head', units, units === 'metric' ? 2 : 1),
     volume: (litres) => formatVolume(litres, units),

@@ -1,4 +1,4 @@
-import { formatAmps } from '../units';
+import { formatAmps, toldApart } from '../units';
 import type { Behaviour, ConductorFacts } from './facts';
 import type { Circuit } from '../job';
 import type { Judgement, RuleFamily } from './finding';
@@ -59,11 +59,12 @@ function overloads(facts: Wired): Judgement[] {
     );
     // What may carry nothing where it runs has a finding of its own.
     if (!worst.row || ampacity.amps === 0 || worst.amps <= ampacity.amps * (1 + 1e-9)) return [];
+    const [may, does] = toldApart(ampacity.amps, worst.amps, formatAmps);
     return [
       {
         code: 'overloaded-as-found',
         severity: 'stop',
-        message: `${planned.name}: as found it carries ${formatAmps(worst.amps)} with ${inWords(facts, worst.row)}, and ${size} may carry ${formatAmps(ampacity.amps)}. Pull the fuse before anything else.`,
+        message: `${planned.name}: as found it carries ${does} with ${inWords(facts, worst.row)}, and ${size} may carry ${may}. Pull the fuse before anything else.`,
         rule: 'Current within the conductor’s ampacity.',
         source: ampacity.source,
         at: [planned.id],

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { everySetting, solve, terminalsOf, type Setting } from '../circuit';
 import { newCircuit } from '../job';
 import { outlinePlan } from './outline';
@@ -36,7 +37,7 @@ describe('every variant of every scheme', () => {
         const used = new Set(ends.map(({ part, terminal }) => `${part}.${terminal}`));
         for (const terminal of terminals) if (terminal !== 'relay.87a') expect(used).toContain(terminal);
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 
@@ -49,7 +50,7 @@ describe('every variant of every scheme', () => {
         expect(new Set(ids).size).toBe(ids.length);
         for (const id of Object.values(plan.ids ?? {})) expect(ids).toContain(id);
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 
@@ -67,7 +68,7 @@ describe('every variant of every scheme', () => {
           expect(pumpV(position, 'down')).toBeLessThan(0.1);
         }
       }),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 
@@ -80,7 +81,7 @@ describe('every variant of every scheme', () => {
           expect(point.conductorA('main-negative')).toBeCloseTo(point.partA('battery'), 6);
         }
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 
@@ -98,7 +99,7 @@ describe('every variant of every scheme', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 });

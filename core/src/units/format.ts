@@ -23,10 +23,20 @@ export function formatVolume(litres: number, system: UnitSystem): string {
   return formatQuantity(litres, 'volume', system, size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2);
 }
 
-/** Amperes to three significant figures at most, in mA below a tenth: 4.6 A, 0.84 A, 142 A, 15.7 mA. */
-export function formatAmps(amps: number): string {
-  if (amps !== 0 && Math.abs(amps) < 0.1) return `${threeFigures(amps * 1000)}\u00a0mA`;
-  return `${threeFigures(amps)}\u00a0A`;
+/** Amperes to three significant figures at most, in mA below a tenth: 4.6 A, 0.84 A, 142 A, 15.7 mA. @param more figures beyond those */
+export function formatAmps(amps: number, more = 0): string {
+  if (amps !== 0 && Math.abs(amps) < 0.1) return `${threeFigures(amps * 1000, more)}\u00a0mA`;
+  return `${threeFigures(amps, more)}\u00a0A`;
+}
+
+/** Two figures, in as many digits as it takes to tell one from the other: 15 A and 15.01 A, not 15 A twice. @param text writes a figure with so many digits more than usual */
+export function toldApart(
+  one: number,
+  other: number,
+  text: (value: number, more: number) => string,
+): readonly [one: string, other: string] {
+  const more = [0, 1, 2].find((digits) => text(one, digits) !== text(other, digits)) ?? 0;
+  return [text(one, more), text(other, more)];
 }
 
 /** Volts with two decimals: 11.72 V. */
@@ -51,6 +61,6 @@ export function formatOpening(seconds: number | null): string {
   return seconds < 7200 ? `${Math.round(seconds / 60)}\u00a0min` : `${threeFigures(seconds / 3600)}\u00a0h`;
 }
 
-function threeFigures(value: number): string {
-  return value === 0 ? '0' : String(Number(value.toPrecision(3)));
+function threeFigures(value: number, more = 0): string {
+  return value === 0 ? '0' : String(Number(value.toPrecision(3 + more)));
 }

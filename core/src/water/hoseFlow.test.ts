@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { slopesOf } from './pose';
 import type { Hose } from './hose';
 import { HoseFlow, type PumpAndHose } from './hoseFlow';
@@ -69,7 +70,7 @@ describe('what a pump moves, as runs look it up', () => {
       fc.property(anySystem, fc.double({ min: 0.3, max: 1.3, noNaN: true }), (system, speedRatio) => {
         expect(worstShare(system, speedRatio)).toBeLessThanOrEqual(1);
       }),
-      { numRuns: 120 },
+      runs(120),
     );
   });
 

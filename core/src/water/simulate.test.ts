@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.fixture';
 import { slopesOf } from './pose';
 import { simulate } from './simulate';
 import { box, largeBattery, level, pumpOf, questionOf } from './water.fixture';
@@ -238,7 +239,7 @@ test('halving every tolerance changes no verdict', () => {
         expect(saysOf(simulate({ ...asked, fineness: 2 }))).toEqual(saysOf(simulate(asked)));
       },
     ),
-    { numRuns: 25 },
+    runs(25),
   );
 });
 
@@ -294,6 +295,6 @@ test('cycles that are counted without being gone through give what going through
         expect(Math.abs(skipped.massErrorM3)).toBeLessThan(1e-9);
       },
     ),
-    { numRuns: 25 },
+    runs(25),
   );
 });

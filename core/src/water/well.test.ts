@@ -24,7 +24,7 @@ function columns(well: Well, slopes: { alongX: number; alongY: number }, levelM:
   const { aftM, foreM, centreYM, floorM, floorSlope, shape } = well;
   const half = shape.kind === 'round' ? shape.radiusM : shape.kind === 'table' ? 0.3 : shape.widthM / 2;
   const bottom = sectionOf(shape, 0);
-  const count = 700;
+  const count = 240;
   let sum = 0;
   for (let i = 0; i < count; i += 1) {
     const x = aftM + ((i + 0.5) / count) * (foreM - aftM);
@@ -69,7 +69,7 @@ test('a table that narrows upwards counts heel too, held against every cell of i
     const slopes = slopesOf({ trimDeg: 0, heelDeg });
     const exact = posedWell({ ...box, shape: { kind: 'table', rows } }, slopes).volumeM3(levelM);
     let cells = 0;
-    const [across, up] = [600, 800];
+    const [across, up] = [240, 300];
     for (let i = 0; i < across; i += 1) {
       const y = -0.3 + (0.6 * (i + 0.5)) / across;
       for (let j = 0; j < up; j += 1) {

@@ -1,0 +1,14 @@
+// Jest as the mutation run uses it: the core alone, and of one room only the tests that stand beside it.
+module.exports = {
+  rootDir: '../../core',
+  roots: ['<rootDir>', '<rootDir>/../tools/mutants'],
+  testEnvironment: '<rootDir>/../tools/mutants/environment.cjs',
+  testMatch: ['<rootDir>/../tools/mutants/everyTest.cjs'],
+  snapshotResolver: '<rootDir>/../tools/mutants/snapshotResolver.cjs',
+  ci: true,
+  transform: { '\\.tsx?$': '<rootDir>/../tools/jestEsbuild.cjs' },
+  moduleNameMapper: {
+    '^@harbor-latch/core$': '<rootDir>/src/index.ts',
+    '^@harbor-latch/core/(.*)$': '<rootDir>/src/$1.ts',
+  },
+};
