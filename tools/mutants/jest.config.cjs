@@ -1,8 +1,10 @@
 // Jest as the mutation run uses it: the core alone, and of one room only the tests that stand beside it.
+const { join } = require('node:path');
+
 module.exports = {
   rootDir: '../../core',
   roots: ['<rootDir>', '<rootDir>/../tools/mutants'],
-  testEnvironment: '<rootDir>/../tools/mutants/environment.cjs',
+  testEnvironment: join(__dirname, 'environment.cjs'),
   testMatch: ['<rootDir>/../tools/mutants/everyTest.cjs'],
   snapshotResolver: '<rootDir>/../tools/mutants/snapshotResolver.cjs',
   ci: true,

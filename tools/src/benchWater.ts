@@ -64,7 +64,7 @@ export function waterFigures(jobs: readonly Job[]): WaterFigures {
   const asked = jobs.flatMap(months);
   const measured = asked.map(({ figures, question }) => ({
     question,
-    figures: { ...figures, ms: medianMs(() => void runWell(question), 15) },
+    figures: { ...figures, ms: medianMs(() => void runWell(question), 40) },
   }));
   const steady = measured.filter(({ figures }) => !figures.opening);
   const [slowest] = [...steady].sort((one, other) => other.figures.ms - one.figures.ms);
@@ -74,7 +74,7 @@ export function waterFigures(jobs: readonly Job[]): WaterFigures {
   if (!slowest || !countable) throw new Error('No demo boat takes in water.');
   return {
     month: measured.map(({ figures }) => figures),
-    tracedMs: medianMs(() => void runWell({ ...slowest.question, tracePieces: TRACE_PIECES }), 15),
+    tracedMs: medianMs(() => void runWell({ ...slowest.question, tracePieces: TRACE_PIECES }), 40),
     besideFixedSteps: besideFixedSteps({ ...countable.question, hours: FIXED_STEP_H }),
     window200PosesMs: window200(jobs),
   };

@@ -19,6 +19,9 @@ export interface CycleStart {
   readonly batteries: readonly { readonly charge: number; readonly drawnAh: number }[];
 }
 
+/** So much of a cycle is left at the end, so that rounding brings none too many. */
+const ROUNDING = 1e-6;
+
 /** Whether everything is at a start as it was at the start before, so that the cycle between will come again. */
 export function comesAgain(before: CycleStart, now: CycleStart): boolean {
   return (
@@ -46,7 +49,7 @@ export function cyclesAhead(
   chargeStep: number,
 ): number {
   const periodS = now.nowS - before.nowS;
-  let most = Math.floor((now.untilS - now.nowS) / periodS) - 1;
+  let most = Math.floor((now.untilS - now.nowS) / periodS - ROUNDING);
   const used = [...modes];
   batteries.forEach(({ battery, charge }, index) => {
     const step = (before.batteries[index]?.charge ?? charge) - charge;
@@ -55,7 +58,7 @@ export function cyclesAhead(
     const rooms = [chargeStep - moved];
     for (const end of [battery.usableTo, battery.deadAt]) if (charge > end) rooms.push(charge - end);
     if (step < 0) rooms.push(1 - charge);
-    most = Math.min(most, Math.floor(Math.min(...rooms) / Math.abs(step)) - 1);
+    most = Math.min(most, Math.floor(Math.min(...rooms) / Math.abs(step) - ROUNDING));
   });
   return Math.max(0, most);
 }

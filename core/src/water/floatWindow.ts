@@ -85,8 +85,8 @@ const upTo = (toM: number): Interval[] => [{ fromM: -Infinity, toM }];
 /** The window of a float over all poses. */
 export function floatWindow(question: WindowQuestion): FloatWindow {
   const bounded = question.poses.flatMap((pose) => levelRules(question, pose));
-  const lowest = Math.max(-HIGHEST_M, ...bounded.flatMap(({ intervals }) => intervals.map(({ fromM }) => fromM)));
-  const spans = question.pumps ? question.poses.map((pose) => spanRule(question, pose, 'drain-back', lowest)) : [];
+  const lowest = bounded.reduce((most, { intervals }) => Math.max(most, intervals[0]?.fromM ?? most), -HIGHEST_M);
+  const spans = question.pumps ? spanRules(question, 'drain-back', lowest) : [];
   const rules = [...bounded, ...spans];
   const never = spans.find(({ intervals }) => intervals.length === 0)?.bound ?? null;
   const pieces = rules.reduce<readonly Piece[]>(
@@ -137,6 +137,20 @@ function levelRules(question: WindowQuestion, pose: WindowPose): Rule[] {
         ]
       : []),
   ];
+}
+
+/**
+ * Where enough water lies between on and off, pose by pose. What one pose needs is the
+ * least that is asked of the next: heights under it do not serve in any case, and most
+ * poses then answer at once that they ask no more.
+ */
+function spanRules(question: WindowQuestion, rule: 'drain-back' | 'short-run', lowest: number): Rule[] {
+  let fromM = lowest;
+  return question.poses.map((pose) => {
+    const found = spanRule(question, pose, rule, fromM);
+    fromM = Math.max(fromM, found.intervals[0]?.fromM ?? -Infinity);
+    return found;
+  });
 }
 
 /** Where enough water lies between on and off in a pose; in a well that narrows upwards that may end above, and begin again. */
@@ -212,11 +226,8 @@ function enoughFrom(question: WindowQuestion, pose: WindowPose, needM3: number, 
 function comfortOf(question: WindowQuestion, pieces: readonly Piece[]): Interval[] {
   if (!question.pumps) return [...pieces];
   const lowest = Math.max(-HIGHEST_M, pieces[0]?.fromM ?? -HIGHEST_M);
-  return question.poses
-    .reduce<readonly Piece[]>((left, pose) => {
-      const { intervals, bound } = spanRule(question, pose, 'short-run', lowest);
-      return within(left, intervals, bound, SLACK_M);
-    }, pieces)
+  return spanRules(question, 'short-run', lowest)
+    .reduce<readonly Piece[]>((left, { intervals, bound }) => within(left, intervals, bound, SLACK_M), pieces)
     .map(({ fromM, toM }) => ({ fromM, toM }));
 }
 

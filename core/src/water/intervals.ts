@@ -34,7 +34,11 @@ export function within(
   intervals: readonly Interval[],
   bound: Bound,
   slackM: number,
-): Piece[] {
+): readonly Piece[] {
+  // Most rules of most poses set no end.
+  const [only] = intervals;
+  const wide = only && intervals.length === 1 ? only : null;
+  if (wide && pieces.every(({ fromM, toM }) => wide.fromM <= fromM + slackM && wide.toM >= toM - slackM)) return pieces;
   return pieces.flatMap((piece) =>
     intervals.flatMap((interval): Piece[] => {
       const raised = interval.fromM > piece.fromM + slackM;

@@ -231,26 +231,31 @@ export class PumpAtWork {
     return { starts, runningS, pumpedM3, completed, completedS, ownWater };
   }
 
-  /** Whether it stands at the beginning of a cycle with nothing pending: only then is the next one like the last. */
+  /**
+   * Whether nothing of it is pending at the beginning of a cycle, and it stands, starts, or runs
+   * on through all of them: only then is the next cycle like the last.
+   */
   atRest(starting: PumpAtWork): boolean {
     return (
       this.pump.sensor?.kind !== 'timer' &&
       this.blownAtS === Infinity &&
       (this.float?.dueS ?? Infinity) === Infinity &&
       this.dryS === 0 &&
-      this.energised === (this === starting)
+      (this.energised === (this === starting) || (this.neverStops && this.primed))
     );
   }
 
   /** Counts cycles like the last one, which began with a tally, that many times more. */
   repeat(before: PumpTally, times: number, periodS: number): void {
+    // One that ran on through them began when it began.
+    if (this.starts > before.starts) this.startedS += times * periodS;
+    else this.runOutM3 += times * (this.pumpedM3 - before.pumpedM3);
     this.starts += times * (this.starts - before.starts);
     this.runningS += times * (this.runningS - before.runningS);
     this.pumpedM3 += times * (this.pumpedM3 - before.pumpedM3);
     this.completedS += times * (this.completedS - before.completedS);
     this.completed += times * (this.completed - before.completed);
     this.ownWater += times * (this.ownWater - before.ownWater);
-    this.startedS += times * periodS;
     this.watchS += times * periodS;
     this.lowestAtS += times * periodS;
   }

@@ -46,7 +46,15 @@ export function setUp(question: SimQuestion): SimParts {
   const known = [limitM3, startM3, ...atWork.map(({ gainM3 }) => gainM3), ...floats, topM3];
   const mostM3 = 1.2 * Math.max(1e-3, ...known.filter(Number.isFinite));
   const near = new RootGrid(mostM3, Math.ceil(LEVEL_POINTS * fineness), (volumeM3) => well.levelM(volumeM3));
-  const levelAt = (volumeM3: number) => (volumeM3 <= mostM3 ? near.at(volumeM3) : well.levelM(volumeM3));
+  // Ingress and each pump ask for one volume after the other's.
+  let [lastM3, lastM] = [NaN, NaN];
+  const levelAt = (volumeM3: number) => {
+    if (volumeM3 !== lastM3) {
+      lastM = volumeM3 <= mostM3 ? near.at(volumeM3) : well.levelM(volumeM3);
+      lastM3 = volumeM3;
+    }
+    return lastM;
+  };
   return {
     pumps: atWork,
     alarms,

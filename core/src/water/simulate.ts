@@ -137,35 +137,40 @@ class Running {
     return this.parts.batteries.find(({ battery }) => battery.id === pump.batteryId);
   }
 
-  /** Cycle after cycle of a steady ingress is the same; those that are counted without being gone through. */
+  /** Cycle after cycle is the same while nothing but clock and charge has moved; those that are counted without being gone through. */
   private skipCycles(pump: PumpAtWork): void {
     this.started = null;
-    const { question, nowS, inM3, spilledM3, volumeM3, maxM3 } = this;
-    const { reckonings } = this.modes;
     const before = this.lastStart;
-    const now: CycleStart = {
-      pump,
-      nowS,
-      untilS: nextTurnS(question, nowS),
-      inM3,
-      spilledM3,
-      volumeM3,
-      maxM3,
-      reckonings,
-      fillsM3: this.parts.pumps.map(({ fillM3 }) => fillM3),
-      tallies: this.parts.pumps.map((one) => one.tally()),
-      batteries: this.parts.batteries.map(({ charge, drawnAh }) => ({ charge, drawnAh })),
-    };
+    const now = this.cycleStart(pump);
     this.lastStart = now;
-    const still =
-      this.even && question.throughCycles !== true && this.parts.alarms.every(({ dueS }) => dueS === Infinity);
+    const still = this.question.throughCycles !== true && this.parts.alarms.every(({ dueS }) => dueS === Infinity);
     if (still && before && comesAgain(before, now) && this.parts.pumps.every((one) => one.atRest(pump))) {
       const times = cyclesAhead(before, now, this.modes.met, this.parts.batteries, CHARGE_STEP / this.parts.fineness);
-      if (times > 0) this.repeatCycle(before, now, times);
+      if (times > 0) {
+        this.repeatCycle(before, now, times);
+        this.lastStart = this.cycleStart(pump);
+      }
     }
     this.modes.met.clear();
     this.cycleLowM3 = this.volumeM3;
     this.cycleHighM3 = this.volumeM3;
+  }
+
+  private cycleStart(pump: PumpAtWork): CycleStart {
+    const { nowS, inM3, spilledM3, volumeM3, maxM3 } = this;
+    return {
+      pump,
+      nowS,
+      untilS: nextTurnS(this.question, nowS),
+      inM3,
+      spilledM3,
+      volumeM3,
+      maxM3,
+      reckonings: this.modes.reckonings,
+      fillsM3: this.parts.pumps.map(({ fillM3 }) => fillM3),
+      tallies: this.parts.pumps.map((one) => one.tally()),
+      batteries: this.parts.batteries.map(({ charge, drawnAh }) => ({ charge, drawnAh })),
+    };
   }
 
   private repeatCycle(before: CycleStart, now: CycleStart, times: number): void {
@@ -179,6 +184,7 @@ class Running {
       [charge, charge + times * (charge - chargeBefore)],
     );
     this.nowS += times * periodS;
+    this.risingSinceS += times * periodS;
     this.inM3 += times * (now.inM3 - before.inM3);
     this.spilledM3 += times * (now.spilledM3 - before.spilledM3);
     this.parts.pumps.forEach((pump, index) => pump.repeat(before.tallies[index] ?? pump.tally(), times, periodS));
@@ -188,7 +194,6 @@ class Running {
       one.charge += times * (one.charge - was.charge);
       one.drawnAh += times * (one.drawnAh - was.drawnAh);
     });
-    this.lastStart = null;
   }
 
   /** To the next event. */

@@ -1,0 +1,80 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { mutantRooms, type MutantRoom } from './mutantRooms';
+import { mutantsPage, scoreOf, survivorsOf, type MutationReport, type RoomResult } from './mutantsPage';
+import { localFolder, root } from './places';
+import { say } from './say';
+
+/** So much of the usual tries of a property is enough to tell a mutant from the code. */
+const SHARE_OF_RUNS = '0.1';
+const LEAST_PERCENT = 85;
+const folder = join(localFolder, 'mutants');
+const page = join(root, 'docs/mutants.md');
+
+/** The texts that a room's tests keep, as of one file. */
+function keptTexts({ tests }: MutantRoom): string {
+  const folders = [...new Set(tests.map((test) => join(root, dirname(test), '__snapshots__')))].filter(existsSync);
+  return folders
+    .flatMap((one) => readdirSync(one).map((file) => join(one, file)))
+    .filter((file) => tests.some((test) => file.endsWith(`${test.split('/').at(-1)}.snap`)))
+    .map((file) => readFileSync(file, 'utf8'))
+    .join('\n');
+}
+
+/** Everything by which a room's mutants are judged: the tests and all that they stand on beside the code itself. */
+function judgedBy(room: MutantRoom, texts: string): string {
+  const fixtures = readdirSync(join(root, 'core'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.fixture.ts'))
+    .map((file) => join('core', file));
+  const hash = createHash('sha256').update(texts);
+  for (const file of [...room.tests, ...fixtures].sort()) hash.update(readFileSync(join(root, file)));
+  return hash.digest('hex').slice(0, 12);
+}
+
+function judge(room: MutantRoom): RoomResult {
+  say(`\nMutants of ${room.name}, judged by ${room.tests.length} files of tests …`);
+  const texts = keptTexts(room);
+  writeFileSync(join(root, 'tools/mutants/every.snap'), texts);
+  const report = join(folder, `${room.name}.json`);
+  rmSync(report, { force: true });
+  const begun = performance.now();
+  const { status } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', 'tools/mutants/stryker.config.mjs'],
+    {
+      cwd: root,
+      stdio: ['ignore', 2, 2],
+      env: {
+        ...process.env,
+        SHARE_OF_RUNS,
+        MUTANTS_CODE: room.code.join(','),
+        MUTANTS_TESTS: room.tests.join(','),
+        MUTANTS_REPORT: report,
+        MUTANTS_KNOWN: join(folder, `${room.name}-${judgedBy(room, texts)}.json`),
+      },
+    },
+  );
+  if (status !== 0) throw new Error(`The mutants of ${room.name} could not be run.`);
+  const { files } = JSON.parse(readFileSync(report, 'utf8')) as MutationReport;
+  return { room: room.name, minutes: (performance.now() - begun) / 60_000, files };
+}
+
+mkdirSync(folder, { recursive: true });
+const wanted = process.argv.slice(2);
+const rooms = mutantRooms.filter(({ name }) => wanted.length === 0 || wanted.includes(name));
+if (rooms.length === 0) {
+  say(`No such room. There are: ${mutantRooms.map(({ name }) => name).join(', ')}.`);
+  process.exit(2);
+}
+const results = rooms.map(judge);
+const text = mutantsPage(results);
+// The page is of all rooms together.
+if (rooms.length === mutantRooms.length) writeFileSync(page, text);
+process.stdout.write(text);
+const unexplained = results.flatMap(survivorsOf).filter(({ reason }) => reason === null);
+const poor = results.filter((result) => scoreOf(result).percent < LEAST_PERCENT);
+for (const { room } of poor) say(`${room}: fewer than ${LEAST_PERCENT} % of its mutants are killed.`);
+if (unexplained.length > 0) say(`${unexplained.length} survivors have no reason to live in tools/src/mayLive.ts.`);
+process.exit(poor.length > 0 || unexplained.length > 0 ? 1 : 0);
