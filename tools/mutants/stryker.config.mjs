@@ -15,5 +15,7 @@ export default {
   // What was found out stays true while neither the mutant's file nor a test has changed.
   incremental: true,
   incrementalFile: known,
+  // A change that makes a run endless is found out soon.
+  timeoutMS: 1500,
   concurrency: 2,
 };

@@ -8,7 +8,7 @@ import { localFolder, root } from './places';
 import { say } from './say';
 
 /** So much of the usual tries of a property is enough to tell a mutant from the code. */
-const SHARE_OF_RUNS = '0.1';
+const SHARE_OF_RUNS = '0.04';
 const LEAST_PERCENT = 85;
 const folder = join(localFolder, 'mutants');
 const page = join(root, 'docs/mutants.md');

@@ -58,7 +58,7 @@ function worstShare(system: PumpAndHose, speedRatio: number, fineness = 1): numb
     const levelM = system.topM - shutOffM + spareM;
     const exact = pumpPointAt(system.curve, system.hose, speedRatio, system.topM - levelM, system.water).flow;
     const found = kept(levelM);
-    if (exact === 0) expect(found).toBe(0);
+    if (exact === 0 && found !== 0) return Infinity;
     worst = Math.max(worst, Math.abs(found - exact) / Math.max(0.01 * exact, 2 * LITRE_PER_HOUR));
   }
   return worst;
@@ -106,7 +106,7 @@ describe('a marginal pump', () => {
       ],
       batteries: [largeBattery],
       ingress: [{ kind: 'steady', flow: 30 * LITRE_PER_HOUR }],
-      seconds: 2 * 86400,
+      seconds: 12 * 3600,
     });
   };
 
@@ -123,7 +123,7 @@ describe('a marginal pump', () => {
 
   it('a little quicker empties it as often and as long as exact solving has it', () => {
     const [kept, exact] = [simulate(asked(false, 0.965)), simulate(asked(true, 0.965))];
-    expect(kept.pumps[0]?.starts).toBeGreaterThan(20);
+    expect(kept.pumps[0]?.starts).toBeGreaterThan(6);
     expect(kept.pumps[0]?.starts).toBe(exact.pumps[0]?.starts);
     expect((kept.pumps[0]?.runS ?? 0) / (exact.pumps[0]?.runS ?? 1)).toBeCloseTo(1, 2);
     expect(kept.pumps[0]?.neverStops).toBe(false);
@@ -258,8 +258,8 @@ describe('a well with a top', () => {
 
 test('a trace over cycles that are counted shows what one over all of them shows', () => {
   const asked = questionOf({
-    tracePieces: 50,
-    seconds: 5 * 86400,
+    tracePieces: 20,
+    seconds: 2 * 86400,
     ingress: [{ kind: 'steady', flow: 200 * LITRE_PER_HOUR }],
   });
   const [counted, through] = [simulate(asked), simulate({ ...asked, throughCycles: true })];
