@@ -8,7 +8,7 @@ module.exports = {
   testMatch: ['<rootDir>/../tools/mutants/everyTest.cjs'],
   snapshotResolver: '<rootDir>/../tools/mutants/snapshotResolver.cjs',
   ci: true,
-  transform: { '\\.tsx?$': '<rootDir>/../tools/jestEsbuild.cjs' },
+  transform: { '\\.tsx?$': join(__dirname, 'transform.cjs') },
   moduleNameMapper: {
     '^@harbor-latch/core$': '<rootDir>/src/index.ts',
     '^@harbor-latch/core/(.*)$': '<rootDir>/src/$1.ts',

@@ -17,5 +17,6 @@ export default {
   incrementalFile: known,
   // A change that makes a run endless is found out soon.
   timeoutMS: 1500,
+  timeoutFactor: 0.75,
   concurrency: 2,
 };

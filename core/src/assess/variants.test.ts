@@ -91,6 +91,10 @@ describe('a panel', () => {
     expect(found(lit({}, 35), 'tap-unprotected')?.fix?.circuit.panel?.tapFuseA).toBe(1);
     expect(found(lit({}, 30), 'tap-unprotected')).toBeUndefined();
     expect(found(lit({ tapFuseA: 1 }, 35), 'tap-unprotected')).toBeUndefined();
+    // At 40 A the light's negative in 16 AWG, which carries 25 A, is too thin as well: one fuse answers for both.
+    expect(found(lit({}, 40), 'tap-unprotected')?.at).toEqual(['light-tap', 'light-negative']);
+    expect(found(lit({}, 40), 'tap-unprotected')?.fix?.circuit.panel?.tapFuseA).toBe(1);
+    expect(found(lit({ tapFuseA: 1 }, 40), 'tap-unprotected')).toBeUndefined();
     const decided = lit({ tapAccepted: true }, 35);
     expect(found(decided, 'tap-unprotected')).toBeUndefined();
     expect(decided.wiredAs.map(({ code }) => code)).toContain('tap-accepted');

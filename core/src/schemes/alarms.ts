@@ -24,7 +24,11 @@ function wiredAlarm({ circuit, alarmAlso }: Surveyed, from: TerminalRef): PlanPi
   // Where there is a running light, the alarm hangs on its tap.
   const lit = (circuit.panel?.light ?? 'none') !== 'none';
   const tapped = lit
-    ? piece([alarm], [negativeOf(circuit, alarm)], [link('alarm-from-light', at('light', 'plus'), at('alarm', 'plus'))])
+    ? piece(
+        [alarm],
+        [negativeOf(circuit, alarm, circuit.panel?.tapFuseA === undefined ? [] : ['tap-fuse'])],
+        [link('alarm-from-light', at('light', 'plus'), at('alarm', 'plus'))],
+      )
     : toNegative(circuit, alarm, from, null);
   const intoAlarm = (end: TerminalRef) => end.part === 'alarm' && end.terminal === 'plus';
   const through = (id: string): PlannedPart => ({

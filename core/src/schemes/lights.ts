@@ -66,13 +66,28 @@ export function toNegative(
   const tap = tapTo(circuit, load, from, at(id, 'plus'));
   return piece(
     [...tap.parts, load],
-    [...tap.conductors, ...(jumper ? [] : [negativeOf(circuit, load)])],
+    [
+      ...tap.conductors,
+      ...(jumper
+        ? []
+        : [
+            negativeOf(
+              circuit,
+              load,
+              tap.parts.map(({ part }) => part.id),
+            ),
+          ]),
+    ],
     [...tap.existing, ...(jumper ? [link(`${id}-jumper`, at(id, 'minus'), jumper)] : [])],
   );
 }
 
-/** The conductor from a light's or alarm's negative to the bus. */
-export function negativeOf(circuit: SurveyedCircuit, { part: { id }, name }: PlannedPart): PlannedConductor {
+/** The conductor from a light's or alarm's negative to the bus. @param behind the fuse of its tap, if it has one, which opens on a short in the light itself */
+export function negativeOf(
+  circuit: SurveyedCircuit,
+  { part: { id }, name }: PlannedPart,
+  behind: readonly string[],
+): PlannedConductor {
   return {
     id: `${id}-negative`,
     name: `${name} negative`,
@@ -81,6 +96,7 @@ export function negativeOf(circuit: SurveyedCircuit, { part: { id }, name }: Pla
     role: 'negative',
     colour: { base: 'black' },
     givenSize: minimumSize[circuit.choices?.family ?? 'awg'],
+    ...(behind.length > 0 ? { behind } : {}),
     ...legRun(circuit, 'sourceToPanel', 'light'),
   };
 }

@@ -23,6 +23,9 @@ const rule = gaussLegendre(5);
 /** Where the net flow changes by more than this over a piece, the piece is halved. */
 const STEEP = 1.15;
 const MOST_HALVINGS = 40;
+/** Pieces of one passage, and tries of one step by time: far more than any flow of a well asks for. */
+const MOST_PIECES = 2000;
+const MOST_TRIES = 20_000;
 
 /** What comes in less what is pumped, m³/s. */
 export function netFlow({ inflow, takes }: Flows, volumeM3: number): number {
@@ -48,7 +51,7 @@ export function passTo(flows: Flows, fromM3: number, toM3: number): Passage | nu
     return passage;
   }
   if (Math.sign(first) !== way || Math.sign(last) !== way) return null;
-  addPiece(flows, fromM3, toM3, first, last, passage, 0);
+  addPiece(flows, fromM3, toM3, first, last, passage, 0, { left: MOST_PIECES });
   return passage;
 }
 
@@ -60,18 +63,20 @@ function addPiece(
   atTo: number,
   passage: Passage,
   depth: number,
+  pieces: { left: number },
 ): void {
   const ratio = atFrom / atTo;
   const steep = 1 + (STEEP - 1) / flows.fineness;
-  if ((ratio > steep || ratio < 1 / steep) && depth < MOST_HALVINGS) {
+  if ((ratio > steep || ratio < 1 / steep) && depth < MOST_HALVINGS && pieces.left > 0) {
     const middle = (fromM3 + toM3) / 2;
     const atMiddle = netFlow(flows, middle);
     if (Math.sign(atMiddle) === Math.sign(atTo)) {
-      addPiece(flows, fromM3, middle, atFrom, atMiddle, passage, depth + 1);
-      addPiece(flows, middle, toM3, atMiddle, atTo, passage, depth + 1);
+      addPiece(flows, fromM3, middle, atFrom, atMiddle, passage, depth + 1, pieces);
+      addPiece(flows, middle, toM3, atMiddle, atTo, passage, depth + 1, pieces);
       return;
     }
   }
+  pieces.left -= 1;
   const half = (toM3 - fromM3) / 2;
   const centre = (toM3 + fromM3) / 2;
   const { takes, inflow } = flows;
@@ -105,7 +110,7 @@ export function passTime(flows: Flows, fromM3: number, seconds: number): Passage
   const toleranceM3 = TOLERANCE_M3 / flows.fineness;
   let left = seconds;
   let step = seconds;
-  while (left > 0) {
+  for (let tries = 0; left > 0 && tries < MOST_TRIES; tries += 1) {
     step = Math.min(step, left);
     const whole = rungeKutta(flows, passage.volumeM3, step);
     const half = rungeKutta(flows, passage.volumeM3, step / 2);
