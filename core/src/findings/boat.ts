@@ -1,5 +1,5 @@
 import { ourRules, OUR_RULE, protectionFamilies, ratingOverRunning } from '../reference';
-import { formatAmps, formatVolts, plainNumber } from '../units';
+import { aRating, formatAmps, formatVolts, plainNumber } from '../units';
 import type { BatteryCircuit, BatteryFacts, BoatFacts } from './batteryFacts';
 import { bySeverity, type FixIdea, type Judgement } from './finding';
 
@@ -80,7 +80,7 @@ function mainFuses(over: readonly BatteryCircuit[]): FixIdea[] {
     .flatMap((kind) => {
       const ratingA = protectionFamilies[kind].ratingsA.find((rating) => rating >= fedA * ratingOverRunning);
       if (ratingA === undefined) return [];
-      return everyOne(over, `Add a ${ratingA} A main fuse at the battery`, ({ circuit }) => ({
+      return everyOne(over, `Add ${aRating(ratingA)} main fuse at the battery`, ({ circuit }) => ({
         ...circuit,
         source: { ...circuit.source, mainFuse: { kind, ratingA } },
       }));

@@ -1,5 +1,5 @@
 import { ourRules, OUR_RULE, protectionFamilies } from '../reference';
-import { formatAmps, formatOhms, formatOpening } from '../units';
+import { aRating, formatAmps, formatOhms, formatOpening } from '../units';
 import { openingSeconds, type Opening } from '../wiring';
 import type { CircuitFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
@@ -138,7 +138,7 @@ function slowerPanelDevice({ circuit, designCurrentA }: CircuitFacts): FixIdea[]
     ? []
     : [
         {
-          label: `Use a ${ratingA} A thermal breaker at the panel`,
+          label: `Use ${aRating(ratingA)} thermal breaker at the panel`,
           circuit: { ...circuit, panel: { ...panel, fuse: { kind: 'thermalBreaker', ratingA } } },
         },
       ];

@@ -110,7 +110,7 @@ describe('other ratings', () => {
 
   it('of another family are the first a quarter over the current', () => {
     // 125 % of 6.4 A are 8 A.
-    expect(labels(useFamily(plainCircuit(), 'thermalBreaker', 6.4))).toEqual(['Use a 8 A thermal breaker']);
+    expect(labels(useFamily(plainCircuit(), 'thermalBreaker', 6.4))).toEqual(['Use an 8 A thermal breaker']);
     expect(labels(useFamily(plainCircuit(), 'thermalBreaker', 6.41))).toEqual(['Use a 10 A thermal breaker']);
     expect(useFamily(plainCircuit(), 'blade', 1000)).toEqual([]);
     expect(useFamily(plainCircuit(), 'blade', 6.4)[0]?.circuit.choices?.protection).toEqual({

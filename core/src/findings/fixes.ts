@@ -8,7 +8,7 @@ import {
   ratingOverRunning,
   type ProtectionKind,
 } from '../reference';
-import { formatQuantity, type UnitSystem } from '../units';
+import { aRating, formatQuantity, type UnitSystem } from '../units';
 
 /** Going back to the proposed size of every conductor given that has another; nothing where none has. */
 export function useProposedSizesOf(circuit: Circuit, conductors: readonly ConductorFacts[]): FixIdea | undefined {
@@ -45,7 +45,7 @@ export function useSmallerRating({ circuit, protection, fedA, sharedFeed }: Fuse
     .filter((ratingA) => ratingA < protection.ratingA && ratingA >= fedA)
     .reverse()
     .map((ratingA) => ({
-      label: `Use a ${ratingA} A ${protectionFamilies[kind].name}`,
+      label: `Use ${aRating(ratingA)} ${protectionFamilies[kind].name}`,
       circuit: withChoices(circuit, { protection: { kind, ratingA } }),
     }));
 }
@@ -57,7 +57,7 @@ export function useLargerDevice(facts: CircuitFacts, { id, kind, ratingA: presen
   const { conductor } = protection.leastProtected;
   const mostA = Math.min(makerFuseA, conductor.ampacity.amps * maxMultipleOfAmpacity);
   const larger = protectionFamilies[kind].ratingsA.filter((rating) => rating > presentA && rating <= mostA);
-  const label = (ratingA: number) => `Use a ${ratingA} A ${protectionFamilies[kind].name}`;
+  const label = (ratingA: number) => `Use ${aRating(ratingA)} ${protectionFamilies[kind].name}`;
   return larger.slice(0, 2).flatMap((ratingA): FixIdea[] => {
     switch (id) {
       case 'fuse':
@@ -88,7 +88,7 @@ export function useFamily(circuit: Circuit, kind: ProtectionKind, runningA: numb
   if (ratingA === undefined) return [];
   return [
     {
-      label: `Use a ${ratingA} A ${protectionFamilies[kind].name}`,
+      label: `Use ${aRating(ratingA)} ${protectionFamilies[kind].name}`,
       circuit: withChoices(circuit, { protection: { kind, ratingA } }),
     },
   ];

@@ -92,11 +92,11 @@ describe('a starting pump', () => {
   });
 
   it('is answered by a slower device where it is reached', () => {
-    expect(ideasOf(starting(0.01)[0])).toEqual(['Use a 8 A thermal breaker']);
+    expect(ideasOf(starting(0.01)[0])).toEqual(['Use an 8 A thermal breaker']);
     const circuit = plainCircuit({ panel: { fuse: { kind: 'blade', ratingA: 7.5 } } });
     const devices = [deviceOf('fuse'), deviceOf('panel-fuse', { inrushOpening: { kind: 'opens', seconds: 0.01 } })];
     expect(ideasOf(faultRules(factsOf({ circuit, protection: protectionOf({ devices }) }))[0])).toEqual([
-      'Use a 8 A thermal breaker at the panel',
+      'Use an 8 A thermal breaker at the panel',
     ]);
   });
 });

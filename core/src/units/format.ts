@@ -39,6 +39,12 @@ export function toldApart(
   return [text(one, more), text(other, more)];
 }
 
+/** A rating with its article: "a 7.5 A", "an 8 A". */
+export function aRating(amps: number): string {
+  const text = plainNumber(amps, 1);
+  return `${/^(8|1[18](\.|$))/.test(text) ? 'an' : 'a'} ${text} A`;
+}
+
 /** Volts with two decimals: 11.72 V. */
 export function formatVolts(volts: number): string {
   return `${fixed(volts, 2)}\u00a0V`;

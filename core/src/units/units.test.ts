@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import {
+  aRating,
+  formatAmps,
   formatOpening,
   formatOhms,
   formatQuantity,
@@ -7,6 +9,7 @@ import {
   fromUnit,
   parseQuantity,
   quantities,
+  toldApart,
   toUnit,
   type Quantity,
   type QuantityKey,
@@ -77,4 +80,17 @@ describe('a volume', () => {
     expect(both(99.96)).toEqual(['100\u00a0L', '26.4\u00a0gal']);
     expect(both(1234.5)).toEqual(['1235\u00a0L', '326\u00a0gal']);
   });
+});
+
+test('two figures that differ are never written alike, as far as three digits more tell', () => {
+  expect(toldApart(15, 20, formatAmps)).toEqual(['15\u00a0A', '20\u00a0A']);
+  expect(toldApart(15, 15.04, formatAmps)).toEqual(['15\u00a0A', '15.04\u00a0A']);
+  expect(toldApart(15, 15.004, formatAmps)).toEqual(['15\u00a0A', '15.004\u00a0A']);
+  expect(toldApart(15, 15.00001, formatAmps)).toEqual(['15\u00a0A', '15\u00a0A']);
+});
+
+test('a rating has the article that is spoken', () => {
+  expect([1, 7.5, 8, 10, 11, 15, 18, 80, 100, 110].map(aRating)).toEqual(
+    ['a 1', 'a 7.5', 'an 8', 'a 10', 'an 11', 'a 15', 'an 18', 'an 80', 'a 100', 'a 110'].map((text) => `${text} A`),
+  );
 });
