@@ -1,4 +1,4 @@
-import { judgeBoat, type BoatJudgement, type Finding, type Fix, type FixIdea, type Judgement } from '../findings';
+import { judgeBoat, type BoatJudgement, type Finding, type Fix, type FixIdea, type Judgement, type Severity } from '../findings';
 import type { Job } from '../job';
 import type { UnitSystem } from '../units';
 import { boatFactsOf } from './boatFacts';
@@ -74,9 +74,24 @@ function firstThatHelps(
       ([id, judgements]) => !answers(NOTHING, was.circuits.get(id) ?? [], judgements),
     );
     if (newStop) continue;
-    return { ...idea, effect: [`changes ${changed.size === 1 ? 'this circuit' : `${changed.size} circuits`}`] };
+    return {
+      ...idea,
+      effect: [...movedCounts(was, is), ...(changed.size === 1 ? [] : [`changes ${changed.size} circuits`])],
+    };
   }
   return undefined;
+}
+
+type Judgements = ReturnType<typeof allJudgements>;
+
+/** How many stops and cautions the boat has before and after, where that changes. */
+function movedCounts(was: Judgements, is: Judgements): string[] {
+  const count = ({ boat, circuits }: Judgements, severity: Severity) =>
+    [...boat, ...[...circuits.values()].flat()].filter((one) => one.severity === severity).length;
+  return (['stop', 'caution'] as const).flatMap((severity) => {
+    const [before, after] = [count(was, severity), count(is, severity)];
+    return before === after ? [] : [`${severity}s on this boat ${before} → ${after}`];
+  });
 }
 
 function allJudgements({ job, assessed }: AssessedJob, units: UnitSystem) {

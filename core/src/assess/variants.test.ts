@@ -171,7 +171,7 @@ describe('rules', () => {
     const fix = found(one, 'interrupt-rating-exceeded')?.fix;
     // 13.4 kA at the post itself, where no stub limits it: more than a cube breaks.
     expect(fix?.circuit.source?.mainFuse).toEqual({ kind: 'classT', ratingA: 110 });
-    expect(fix?.effect).toEqual(['changes this circuit']);
+    expect(fix?.effect).toEqual(['cautions on this boat 1 → 0']);
   });
 
   it('of a battery by its measured volts and resistance replace its defaults', () => {

@@ -1,6 +1,6 @@
 import type { Alternative } from '@harbor-latch/core/assess/index';
 import { dropSchools } from '@harbor-latch/core/reference/index';
-import { formatPercent, formatQuantity, formatVolts } from '@harbor-latch/core/units/index';
+import { formatPercent, formatVolts, shownUnit, toUnit } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
@@ -11,8 +11,9 @@ import { Words } from '../../ui/Words';
 export function AlternativesCard({ alternatives }: { readonly alternatives: readonly Alternative[] }) {
   const palette = usePalette();
   const units = useUnits();
+  const flowUnit = shownUnit('flow', units);
   const flowKnown = alternatives.some((row) => row.openFlowLPerH !== null);
-  const heads = ['Size', 'Drop', 'At pump', 'Speed', ...(flowKnown ? ['Open flow'] : [])];
+  const heads = ['Size', 'Drop', 'At pump', 'Speed', ...(flowKnown ? [`Open flow, ${flowUnit.symbol}`] : [])];
   return (
     <Card>
       <View style={{ padding: 14, gap: 8 }}>
@@ -53,7 +54,7 @@ export function AlternativesCard({ alternatives }: { readonly alternatives: read
                 formatPercent(row.dropPercent),
                 formatVolts(row.pumpV),
                 `${Math.round(row.speedRatio * 100)}\u00a0%`,
-                ...(row.openFlowLPerH === null ? [] : [formatQuantity(row.openFlowLPerH, 'flow', units, 0)]),
+                ...(row.openFlowLPerH === null ? [] : [String(Math.round(toUnit(row.openFlowLPerH, flowUnit)))]),
               ].map((figure, index) => (
                 <View key={heads[index + 1]} role="cell" style={{ flex: 1, minWidth: 0 }}>
                   <Words style={{ fontVariant: ['tabular-nums'], fontSize: 15 }}>{figure}</Words>

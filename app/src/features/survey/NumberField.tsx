@@ -169,6 +169,9 @@ function Picks({
             alignItems: 'center',
             justifyContent: 'center',
             borderRadius: 10,
+            borderWidth: 1,
+            // Folded sections are as raised as these: the line tells them apart.
+            borderColor: palette.line,
             backgroundColor: palette.raised,
           }}
         >
