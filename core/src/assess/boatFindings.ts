@@ -1,4 +1,12 @@
-import { judgeBoat, type BoatJudgement, type Finding, type Fix, type FixIdea, type Judgement, type Severity } from '../findings';
+import {
+  judgeBoat,
+  type BoatJudgement,
+  type Finding,
+  type Fix,
+  type FixIdea,
+  type Judgement,
+  type Severity,
+} from '../findings';
 import type { Job } from '../job';
 import type { UnitSystem } from '../units';
 import { boatFactsOf } from './boatFacts';
