@@ -1,0 +1,44 @@
+import { RootGrid } from './rootGrid';
+
+describe('a function kept over the root of its quantity', () => {
+  /** A cubic of the root, which four points give back to the last digit. */
+  const exact = (quantity: number) => {
+    const root = Math.sqrt(quantity);
+    return 2 - 3 * root + 0.5 * root ** 2 + 0.25 * root ** 3;
+  };
+  const slope = (quantity: number) => {
+    const root = Math.sqrt(quantity);
+    return (-3 + root + 0.75 * root ** 2) / (2 * root);
+  };
+
+  it('gives back a cubic of the root, and its slope, from end to end', () => {
+    const grid = new RootGrid(9, 13, exact);
+    for (const quantity of [0, 1e-6, 0.03, 0.0625, 0.4, 1, 3.3, 7.9, 8.6, 9]) {
+      expect(grid.at(quantity)).toBeCloseTo(exact(quantity), 11);
+      if (quantity > 0) expect(grid.slopeAt(quantity) / slope(quantity)).toBeCloseTo(1, 8);
+    }
+    // And back again, in another order.
+    for (const quantity of [9, 0.4, 8.6, 0]) expect(grid.at(quantity)).toBeCloseTo(exact(quantity), 11);
+  });
+
+  it('asks at points that lie evenly over the root, when they are first needed, and once', () => {
+    const asked: number[] = [];
+    const grid = new RootGrid(9, 4, (quantity) => {
+      asked.push(quantity);
+      return exact(quantity);
+    });
+    expect(asked).toEqual([]);
+    grid.at(2);
+    grid.at(7);
+    expect(asked.map((quantity) => Number(quantity.toFixed(9)))).toEqual([0, 1, 4, 9]);
+    const many: number[] = [];
+    const finer = new RootGrid(9, 31, (quantity) => {
+      many.push(quantity);
+      return exact(quantity);
+    });
+    finer.at(1);
+    expect(many.map((quantity) => Number(Math.sqrt(quantity).toFixed(6)))).toEqual([0.9, 1, 1.1, 1.2]);
+    finer.at(1.2);
+    expect(many).toHaveLength(4);
+  });
+});
