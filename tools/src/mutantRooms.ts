@@ -30,7 +30,7 @@ export const mutantRooms: readonly MutantRoom[] = [
   wholeRoom('water'),
   {
     name: 'sizing',
-    code: assess(['sizing', 'smallerSize', 'protection', 'settings', 'conductors', 'sharedFeed'], '.ts'),
+    code: assess(['sizing', 'smallerSize', 'protection', 'windingTurn', 'settings', 'conductors', 'sharedFeed'], '.ts'),
     tests: assess(['sizing', 'boundaries', 'handWorked', 'sharing', 'rulings'], '.test.ts'),
   },
 ];
