@@ -1,6 +1,7 @@
 import { everyHeight, isIn, whereEnough, within, type Bound, type Interval, type Piece } from './intervals';
 import { riseAt, type Slopes } from './pose';
-import { rootOf, type PosedWell } from './well';
+import { rootOf } from './root';
+import type { PosedWell } from './well';
 
 /** A level sensor as placed: its base over the pump's, forward of it and to starboard, m. */
 export interface PlacedFloat {

@@ -87,8 +87,6 @@ test('a curve goes through its points, falls everywhere and meets no head where 
   for (const { flow, headM } of points) expect(curve.headM(flow)).toBeCloseTo(headM, 12);
   for (let flow = 0; flow < 8e-4; flow += 1e-6) {
     expect(curve.headM(flow + 1e-6)).toBeLessThan(curve.headM(flow) + 1e-12);
-    const slope = (curve.headM(flow + 1e-9) - curve.headM(flow)) / 1e-9;
-    expect(slope / curve.slope(flow + 5e-10)).toBeCloseTo(1, 3);
   }
   expect(curve.headM(curve.openFlow)).toBeCloseTo(0, 9);
   expect(curve.shutOffM).toBe(4);

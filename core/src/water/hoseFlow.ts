@@ -1,6 +1,7 @@
 import { headLossM, type Hose, type Water } from './hose';
 import type { PumpCurve } from './pumpCurve';
 import { pumpPointAt } from './pumpPoint';
+import { rootOf } from './root';
 import { RootGrid } from './rootGrid';
 
 /** A pump, its hose, and the height of the hose's highest point over the well's zero, m. */
@@ -20,9 +21,6 @@ const NEAR_SHUT_OFF_M = 0.02;
 const POINTS = 192;
 /** Losses are kept up to what passes with no lift at this speed; no battery turns a pump faster. */
 const MOST_SPEED = 1.6;
-const MOST_STEPS = 60;
-/** How near a flow is found, as a share of the open flow. */
-const CLOSE_SHARE = 1e-10;
 
 /**
  * What a pump moves up its hose, for runs that ask it very often. What the hose loses
@@ -32,8 +30,6 @@ const CLOSE_SHARE = 1e-10;
  */
 export class HoseFlow {
   private readonly loss: RootGrid;
-  /** Head lost over the square of the flow, at the open flow, s²/m⁵. */
-  private readonly squareLoss: number;
 
   /** @param fineness how many times finer than usual everything is kept */
   constructor(
@@ -43,7 +39,6 @@ export class HoseFlow {
     const { curve, hose, water } = system;
     const most = pumpPointAt(curve, hose, MOST_SPEED, 0, water).flow;
     this.loss = new RootGrid(most, Math.ceil(POINTS * fineness), (flow) => headLossM(hose, flow, water));
-    this.squareLoss = headLossM(hose, most, water) / (most * most);
   }
 
   /**
@@ -70,26 +65,12 @@ export class HoseFlow {
     };
   }
 
-  /** Where curve, lift and the kept losses agree, by Newton's method within a bracket. */
+  /** Where curve, lift and the kept losses agree. */
   private solved(speedRatio: number, shutOffM: number, spareM: number): number {
-    if (spareM <= 0) return 0;
     const { curve } = this.system;
-    const { loss } = this;
-    let [low, high] = [0, Math.min(speedRatio * curve.openFlow, loss.most)];
-    const close = CLOSE_SHARE * high;
-    // Were curve and loss both squares of the flow, it would be this.
-    let flow = Math.sqrt(spareM / (curve.shutOffM / (curve.openFlow * curve.openFlow) + this.squareLoss));
-    if (!(flow > low && flow < high)) flow = high / 2;
-    for (let step = 0; step < MOST_STEPS; step += 1) {
-      const left = speedRatio * speedRatio * curve.headM(flow / speedRatio) - (shutOffM - spareM) - loss.at(flow);
-      if (left > 0) low = flow;
-      else high = flow;
-      const wished = flow - left / (speedRatio * curve.slope(flow / speedRatio) - loss.slopeAt(flow));
-      const next = wished > low && wished < high ? wished : (low + high) / 2;
-      const moved = Math.abs(next - flow);
-      flow = next;
-      if (moved < close) break;
-    }
-    return flow;
+    const liftM = shutOffM - spareM;
+    const missing = (flow: number) =>
+      liftM + this.loss.at(flow) - speedRatio * speedRatio * curve.headM(flow / speedRatio);
+    return spareM <= 0 ? 0 : rootOf(missing, 0, Math.min(speedRatio * curve.openFlow, this.loss.most));
   }
 }

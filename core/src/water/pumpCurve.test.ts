@@ -37,7 +37,7 @@ describe('a curve through a maker’s points', () => {
     expect(curve.headM(curve.openFlow)).toBeCloseTo(0, 6);
   });
 
-  it('never rises, and has the slope that it says', () => {
+  it('never rises', () => {
     fc.assert(
       fc.property(anyPoints, fc.double({ min: 0, max: 1.2, noNaN: true }), (points, share) => {
         const curve = throughPoints(points);
@@ -46,10 +46,6 @@ describe('a curve through a maker’s points', () => {
         const step = span * 1e-5;
         const [before, after] = [curve.headM(Math.max(0, flow - step)), curve.headM(flow + step)];
         expect(after).toBeLessThanOrEqual(before + 1e-9);
-        const near = points.some((point) => Math.abs(point.flow - flow) <= 2 * step);
-        if (near || flow < step) return;
-        const measured = (after - before) / (2 * step);
-        expect(Math.abs(measured - curve.slope(flow))).toBeLessThan(1e-3 * (1 + Math.abs(measured)));
       }),
     );
   });
@@ -76,5 +72,4 @@ describe('a curve through a maker’s points', () => {
 test('the usual curve from two figures is a quarter of its head short at half the open flow', () => {
   const curve = parabola(4, 1e-3);
   expect([curve.headM(0), curve.headM(5e-4), curve.headM(1e-3)]).toEqual([4, 3, 0]);
-  expect(curve.slope(5e-4)).toBeCloseTo(-4000, 9);
 });

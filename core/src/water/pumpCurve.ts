@@ -2,8 +2,6 @@
 export interface PumpCurve {
   /** Head, m, at a flow, m³/s of 0 or more; below 0 beyond the open flow. */
   headM(flow: number): number;
-  /** Slope of the head over the flow, s/m². */
-  slope(flow: number): number;
   readonly shutOffM: number;
   /** Flow at no head, m³/s. */
   readonly openFlow: number;
@@ -13,7 +11,6 @@ export interface PumpCurve {
 export function parabola(shutOffM: number, openFlow: number): PumpCurve {
   return {
     headM: (flow) => shutOffM * (1 - (flow / openFlow) ** 2),
-    slope: (flow) => (-2 * shutOffM * flow) / (openFlow * openFlow),
     shutOffM,
     openFlow,
   };
@@ -23,10 +20,9 @@ export function parabola(shutOffM: number, openFlow: number): PumpCurve {
 export const REVERSED_SHARE = 0.4;
 
 /** A pump's curve when it turns the wrong way: Q and H × 0.4. */
-export function reversedCurve({ headM, slope, shutOffM, openFlow }: PumpCurve): PumpCurve {
+export function reversedCurve({ headM, shutOffM, openFlow }: PumpCurve): PumpCurve {
   return {
     headM: (flow) => REVERSED_SHARE * headM(flow / REVERSED_SHARE),
-    slope: (flow) => slope(flow / REVERSED_SHARE),
     shutOffM: REVERSED_SHARE * shutOffM,
     openFlow: REVERSED_SHARE * openFlow,
   };
@@ -75,19 +71,7 @@ export function throughPoints(points: readonly CurvePoint[]): PumpCurve {
       at(slopes, piece + 1) * width * u * u * (u - 1)
     );
   };
-  const slope = (flow: number): number => {
-    if (flow <= at(flows, 0)) return at(slopes, 0);
-    if (flow >= at(flows, last)) return at(slopes, last);
-    const piece = pieceOf(flow);
-    const width = at(flows, piece + 1) - at(flows, piece);
-    const u = (flow - at(flows, piece)) / width;
-    return (
-      ((at(heads, piece + 1) - at(heads, piece)) / width) * 6 * u * (1 - u) +
-      at(slopes, piece) * (1 - u) * (1 - 3 * u) +
-      at(slopes, piece + 1) * u * (3 * u - 2)
-    );
-  };
-  return { headM, slope, shutOffM: headM(0), openFlow: openFlowOf(headM, flows, heads) };
+  return { headM, shutOffM: headM(0), openFlow: openFlowOf(headM, flows, heads) };
 }
 
 /** Where the head is 0: on the last line, or between the points. */

@@ -33,13 +33,6 @@ export class RootGrid {
     return ((this.k3 * u + this.k2) * u + this.k1) * u + this.k0;
   }
 
-  /** Slope over the quantity, which must be above 0. */
-  slopeAt(quantity: number): number {
-    const root = Math.sqrt(quantity);
-    const u = this.into(root * this.perRoot);
-    return (((3 * this.k3 * u + 2 * this.k2) * u + this.k1) * this.perRoot) / (2 * root);
-  }
-
   /** Makes the cubic of a place the kept one. @returns the place within it */
   private into(place: number): number {
     const first = Math.max(0, Math.min(Math.floor(place) - 1, this.points - 4));

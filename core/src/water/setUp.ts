@@ -5,7 +5,6 @@ import type { PartsAtWork } from './nextEvent';
 import { FloatAtWork, PumpAtWork } from './pumpAtWork';
 import { RootGrid } from './rootGrid';
 import type { SimFloat, SimPump, SimQuestion } from './simQuestion';
-import type { PosedWell } from './well';
 
 /** A question's parts as they stand when its run begins, heights turned into volumes of the well. */
 export interface SimParts extends PartsAtWork {
@@ -59,9 +58,7 @@ export function setUp(question: SimQuestion): SimParts {
     pumps: atWork,
     alarms,
     batteries: batteries.map(batteryAtWork),
-    takes: pumps.map((pump) =>
-      takesOf(pump, levelAt, (volumeM3) => refined(well, volumeM3, levelAt(volumeM3)), fineness),
-    ),
+    takes: pumps.map((pump) => takesOf(pump, levelAt, (volumeM3) => well.levelM(volumeM3), fineness)),
     topM3,
     levelAt,
     limitM3,
@@ -71,26 +68,6 @@ export function setUp(question: SimQuestion): SimParts {
     fineness,
   };
 }
-
-/** Steps of Newton's method from a level that is nearly right. */
-const MOST_REFINING = 5;
-
-/** The level at which a well holds a volume, from one that is nearly right, m. */
-function refined(well: PosedWell, volumeM3: number, nearM: number): number {
-  let levelM = nearM;
-  for (let step = 0; step < MOST_REFINING; step += 1) {
-    const missM3 = well.volumeM3(levelM) - volumeM3;
-    const surfaceM2 = (well.volumeM3(levelM + SPAN_M) - well.volumeM3(levelM - SPAN_M)) / (2 * SPAN_M);
-    if (!(surfaceM2 > 0)) break;
-    const moved = missM3 / surfaceM2;
-    levelM -= moved;
-    if (Math.abs(moved) < 1e-11) return levelM;
-  }
-  return well.levelM(volumeM3);
-}
-
-/** Over so much height the surface is measured, m. */
-const SPAN_M = 1e-6;
 
 /** What a pump takes at a speed, by the water in the well. */
 function takesOf(

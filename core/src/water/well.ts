@@ -1,5 +1,6 @@
 import { riseAt, type Slopes } from './pose';
 import { gaussLegendre, integrate } from './quadrature';
+import { rootOf } from './root';
 import { sectionOf, type Section, type SectionShape } from './section';
 
 /** A member across a well; without limber holes the water behind it does not reach the pump. */
@@ -109,39 +110,6 @@ function volumeOver(section: Section, over: number, tilt: number, aftM: number, 
 function rooted(section: Section, from: number, to: number): number {
   const span = Math.sqrt(to - from);
   return integrate(fine, 0, span, (u) => 2 * u * section.areaM2(from + u * u));
-}
-
-/** How near a root is found, m. */
-const CLOSE = 1e-12;
-
-/**
- * The root of a function that rises through it, between `low` and `high`, by
- * false position with halved ends (Illinois).
- */
-export function rootOf(f: (x: number) => number, low: number, high: number): number {
-  let [a, b] = [low, high];
-  let [atA, atB] = [f(a), f(b)];
-  if (atA >= 0) return a;
-  if (atB <= 0) return b;
-  let kept = 0;
-  let last = NaN;
-  for (let step = 0; step < 200; step += 1) {
-    const x = (a * atB - b * atA) / (atB - atA);
-    const at = f(x);
-    // Two steps that agree are near the root from the same side or both: the other end is halved until it follows.
-    if (at === 0 || b - a < CLOSE || Math.abs(x - last) < CLOSE / 10) return x;
-    last = x;
-    if (at < 0) {
-      [a, atA] = [x, at];
-      if (kept < 0) atB /= 2;
-      kept = -1;
-    } else {
-      [b, atB] = [x, at];
-      if (kept > 0) atA /= 2;
-      kept = 1;
-    }
-  }
-  return (a + b) / 2;
 }
 
 /** Only a table can say that a section grows narrower. */
