@@ -142,7 +142,7 @@ test('windows agree with every millimetre tried, in all hulls, attitudes and del
         if (window.recommendedM !== null) expect(keeps(question, window.recommendedM)).toBe(true);
       },
     ),
-    runs(150),
+    runs(150, 40),
   );
 });
 
@@ -228,5 +228,112 @@ describe('in a well that narrows upwards', () => {
       pieces: [],
       recommendedM: null,
     });
+  });
+});
+
+describe('where no height serves', () => {
+  const rest = { trimDeg: 0, heelDeg: 0 };
+
+  it('the ends that clash are named, each by the rule and the pose that sets it furthest', () => {
+    // Bow down 8°, a float 400 mm forward must hang 56 mm higher; 60 mm is where joints begin.
+    const float = { ...hinged, xM: 0.4 };
+    const poses = [rest, { trimDeg: 8, heelDeg: 0 }, { trimDeg: 2, heelDeg: 0 }].map((attitude) =>
+      poseOf(box, float, attitude, { limit: { levelM: 0.08, id: 'joints' } }),
+    );
+    const window = floatWindow(questionOf(poses, float));
+    expect(window).toMatchObject({
+      open: false,
+      never: null,
+      pieces: [],
+      comfort: [],
+      comfortMinM: null,
+      recommendedM: null,
+      lowBound: { rule: 'prime', pose: '8 0' },
+      highBound: { rule: 'limit', pose: '0 0', about: 'joints' },
+    });
+    expect(window.minM).toBeCloseTo(0.022 - 0.025 + 0.4 * Math.tan((8 * Math.PI) / 180), 12);
+    expect(window.maxM).toBeCloseTo(0.08 - 0.055, 12);
+  });
+
+  it('one that touches is open at that height, and a hair less is not', () => {
+    const at = (limitM: number) =>
+      floatWindow(questionOf([poseOf(box, hinged, rest, { floorM: 0.025, limit: { levelM: limitM, id: 'joints' } })]));
+    expect(at(0.08).open).toBe(true);
+    expect(at(0.08).recommendedM).toBeCloseTo(0.025, 9);
+    expect(at(0.08 - 1e-6).open).toBe(false);
+  });
+});
+
+describe('a delay', () => {
+  const rest = { trimDeg: 0, heelDeg: 0 };
+  const windowOf = (more: Partial<PlacedFloat>) => {
+    const float = { ...hinged, ...more };
+    return floatWindow(questionOf([poseOf(box, float, rest)], float));
+  };
+
+  it('before it starts lets the water rise by what comes in meanwhile', () => {
+    // 0.1 L/s for 20 s are 2 L: 5 mm of 0.4 m².
+    expect(windowOf({ onDelayS: 20 }).maxM).toBeCloseTo(0.145 - 0.005, 9);
+    expect(windowOf({ onDelayS: 0 }).maxM).toBeCloseTo(0.145, 12);
+  });
+
+  it('after it lets go takes more water out, which must still leave the prime', () => {
+    // 1500 L/h for 24 s are 10 L: 25 mm; off at z + 25 mm less that leaves z.
+    expect(windowOf({ runOnS: 24 }).minM).toBeCloseTo(0.022 - 0.025 + 0.025, 9);
+    expect(windowOf({ runOnS: 24 }).lowBound?.rule).toBe('prime');
+  });
+
+  it('after it lets go counts to what lies between on and off', () => {
+    // In a box of 16 mm by a metre 30 mm are 0.48 L, of which the hose gives back 0.75 L times as needed; run-on adds 0.42 L a second.
+    const narrow = { ...box, shape: { kind: 'box' as const, widthM: 0.016 } };
+    const never = (runOnS: number) => {
+      const float = { ...hinged, runOnS };
+      return floatWindow(questionOf([poseOf(narrow, float, rest, { flow: 1500 / 3.6e6 })], float)).never;
+    };
+    expect(never(0)?.rule).toBe('drain-back');
+    expect(never(1)).toBeNull();
+  });
+});
+
+describe('the height recommended', () => {
+  const rest = { trimDeg: 0, heelDeg: 0 };
+  const of = (more: Partial<WindowPose>, question: Partial<WindowQuestion> = {}) =>
+    floatWindow({ ...questionOf([poseOf(box, hinged, rest, more)]), ...question });
+
+  it('leaves a margin to the lower end, to whole millimetres', () => {
+    expect(of({ floorM: 0.0203 }).recommendedM).toBe(0.031);
+    expect(of({ floorM: 0.02 }).recommendedM).toBe(0.03);
+  });
+
+  it('lies in the middle where the margins do not both fit', () => {
+    // From 20 to 36 mm: 10 mm from the lower end would be 6 from the upper.
+    expect(of({ floorM: 0.02, limit: { levelM: 0.091, id: 'joints' } }).recommendedM).toBeCloseTo(0.028, 9);
+    // From 20.2 to 20.8 no whole millimetre serves.
+    expect(of({ floorM: 0.0202, limit: { levelM: 0.0758, id: 'joints' } }).recommendedM).toBeCloseTo(0.0205, 9);
+  });
+
+  it('is as low as nothing bounds it from above', () => {
+    expect(of({ floorM: 0.02, limit: null })).toMatchObject({ recommendedM: 0.03, maxM: null, highBound: null });
+  });
+
+  it('of an alarm with no lower end keeps a margin to the upper', () => {
+    expect(of({ floorM: -Infinity }, { pumps: false })).toMatchObject({
+      minM: null,
+      recommendedM: 0.135,
+      comfortMinM: -5,
+    });
+    expect(of({ floorM: -Infinity, limit: null }, { pumps: false }).recommendedM).toBeNull();
+  });
+
+  it('is where runs are long enough, if that is higher', () => {
+    // In a V of 45° between off at h and on at h + 30 mm lie 30 mm · (2h + 30 mm) a metre.
+    const vee = { ...box, shape: { kind: 'v' as const, deadriseDeg: 45, widthM: 2 } };
+    const flow = 6e-4;
+    const window = floatWindow(questionOf([poseOf(vee, hinged, rest, { flow, drainBackM3: 0 })]));
+    // Ten seconds of it are 6 L: off at 85 mm, base at 60 mm.
+    expect(window.comfortMinM).toBeCloseTo(0.06, 6);
+    expect(window.recommendedM).toBeCloseTo(0.06, 6);
+    expect(window.minM).toBe(0);
+    expect(isWithin(window, 0.03)).toBe(true);
   });
 });

@@ -1,6 +1,20 @@
 import fc from 'fast-check';
 import { frictionFactor } from './friction';
-import { climbM, drainBackM3, hasDip, headLossM, highestM, viscosity, type Hose, type HosePoint } from './hose';
+import {
+  areaM2,
+  climbM,
+  drainBackM3,
+  hasDip,
+  headLossM,
+  highestM,
+  hoseLengthM,
+  loopM,
+  outletM,
+  roughnessOf,
+  viscosity,
+  type Hose,
+  type HosePoint,
+} from './hose';
 import { slopesOf } from './pose';
 import { parabola, throughPoints } from './pumpCurve';
 import { pumpPointAt } from './pumpPoint';
@@ -111,4 +125,85 @@ test('heel lifts the outlet on the high side', () => {
   const port: Hose = { ...riser, route: [point(0, 0), point(2, 0.6, 0, -1.5)] };
   const heeled = slopesOf({ trimDeg: 0, heelDeg: 10 });
   expect(highestM(port, heeled)).toBeCloseTo(0.6 + 1.5 * Math.tan((10 * Math.PI) / 180), 12);
+});
+
+describe('a hose by its points', () => {
+  const by = (...heights: number[]): Hose => {
+    const [first = 0, second = 0, ...rest] = heights;
+    return {
+      ...riser,
+      route: [point(0.5, first), point(1.5, second), ...rest.map((height, at) => point(2.5 + at, height))],
+    };
+  };
+
+  it('is as long as from its first to its last', () => {
+    expect(hoseLengthM(by(0, 1, 2))).toBe(2);
+    expect(roughnessOf('corrugated', 0.02)).toBeCloseTo(0.001, 12);
+    expect(roughnessOf('smooth', 0.02)).toBe(1e-5);
+  });
+
+  it('has a dip where it goes down and up again, by more than a hair', () => {
+    expect([by(0, 1, 0.5, 0.8), by(0, 1, 0.5, 1), by(1, 0.5, 0.8)].map((hose) => hasDip(hose, level))).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect(
+      [by(0, 0.5, 1), by(0, 1, 1, 0.4), by(1, 0.5, 0.2), by(0, 1, 1, 1)].map((hose) => hasDip(hose, level)),
+    ).toEqual([false, false, false, false]);
+  });
+
+  it('climbs each of its rises that is not under water', () => {
+    expect(climbM(by(0.1, 1, 0.5, 1.2), level, 0)).toBeCloseTo(0.9 + 0.7, 12);
+    expect(climbM(by(0.1, 1, 0.5, 1.2), level, 0.3)).toBeCloseTo(0.7 + 0.7, 12);
+    expect(climbM(by(0.1, 1, 0.5, 1.2), level, 0.8)).toBeCloseTo(0.2 + 0.4, 12);
+    expect(climbM(by(1, 0.5), level, 0)).toBe(0);
+  });
+
+  it('gives back what lies above every crest before it, up to its highest point', () => {
+    const metresBack = (...heights: number[]) => drainBackM3(by(...heights), level) / areaM2(0.025);
+    expect(metresBack(0, 1)).toBeCloseTo(1, 12);
+    expect(metresBack(0, 1, 0.2)).toBeCloseTo(1, 12);
+    expect(metresBack(0, 1, 0.5, 1.5)).toBeCloseTo(1 + 0.5, 12);
+    expect(metresBack(0, 1, 0.5, 1)).toBeCloseTo(1, 12);
+    expect(metresBack(0.4, 0.2, 0.6)).toBeCloseTo(0.5, 12);
+    expect(metresBack(0.4, 0.2, 0.1)).toBe(0);
+    // A level run as high as the crest drains with it.
+    expect(metresBack(0, 1, 1, 1.5)).toBeCloseTo(3, 12);
+  });
+
+  it('ends at its outlet, and is as high as its loop where that is higher', () => {
+    const heeled = slopesOf({ trimDeg: 0, heelDeg: 10 });
+    const out: Hose = { ...riser, route: [point(0, 0), point(2, 0.6, 0, -1.5), point(3, 0.4, 0, 1)] };
+    const tan = Math.tan((10 * Math.PI) / 180);
+    expect(outletM(out, level)).toBe(0.4);
+    expect(outletM(out, heeled)).toBeCloseTo(0.4 - tan, 12);
+    const loop = { heightM: 1.1, xM: 0, yM: 0.5 };
+    expect(highestM({ ...out, loop }, level)).toBe(1.1);
+    expect(highestM({ ...out, loop: { ...loop, heightM: 0.5 } }, level)).toBe(0.6);
+    expect(loopM(loop, heeled)).toBeCloseTo(1.1 - 0.5 * tan, 12);
+  });
+});
+
+describe('where a pump and its hose agree', () => {
+  const curve = parabola(4, 1e-3);
+
+  it('is nothing where the pump does not reach, and the lift is then the head', () => {
+    expect(pumpPointAt(curve, riser, 1, 4, 'sea')).toEqual({ flow: 0, headM: 4 });
+    expect(pumpPointAt(curve, riser, 0.5, 1.001, 'sea')).toEqual({ flow: 0, headM: 1.001 });
+    expect(pumpPointAt(curve, riser, 0, 0, 'sea')).toEqual({ flow: 0, headM: 0 });
+    expect(pumpPointAt(curve, riser, 0.5, 0.999, 'sea').flow).toBeGreaterThan(0);
+  });
+
+  it('is where lift and losses take what the pump gives at its speed', () => {
+    for (const [speed, liftM] of [
+      [1, 1.2],
+      [0.8, 0.4],
+      [1.1, -0.5],
+    ] as const) {
+      const { flow, headM } = pumpPointAt(curve, riser, speed, liftM, 'fresh');
+      expect(headM).toBeCloseTo(Math.max(0, liftM) + headLossM(riser, flow, 'fresh'), 12);
+      expect(headM).toBeCloseTo(speed ** 2 * curve.headM(flow / speed), 6);
+    }
+  });
 });

@@ -2,7 +2,17 @@ import type { Motor } from '../circuit';
 import type { IngressSource, Pose } from '../job';
 import { levelSensors } from '../reference';
 import { mostInflow } from './ingress';
-import { curveFrom, floatFrom, hoseFrom, ingressFrom, LITRE_PER_HOUR, posesOf, sensorOf } from './survey';
+import {
+  curveFrom,
+  floatFrom,
+  hoseFrom,
+  ingressFrom,
+  LITRE_PER_HOUR,
+  posesOf,
+  pumpPlaceOf,
+  sensorOf,
+  wellFrom,
+} from './survey';
 
 const rest: Pose = { id: 'rest', name: 'At rest', trimDeg: 0, heelDeg: 0 };
 /** L/h that a source brings in a pose. */
@@ -120,4 +130,84 @@ test('a boat without poses lies level', () => {
   expect(posesOf({}).map(({ trimDeg, heelDeg }) => [trimDeg, heelDeg])).toEqual([[0, 0]]);
   expect(posesOf({ poses: [] })).toHaveLength(1);
   expect(posesOf({ poses: [rest, { ...rest, id: 'way' }] }).map(({ id }) => id)).toEqual(['rest', 'way']);
+});
+
+describe('a well', () => {
+  const survey = { id: 'w', name: 'Bilge', aftM: -0.5, foreM: 0.7, section: { kind: 'box' as const, widthM: 0.4 } };
+
+  it('is as it was measured, and level about its pump in what was not', () => {
+    expect(wellFrom(survey)).toEqual({
+      aftM: -0.5,
+      foreM: 0.7,
+      centreYM: 0,
+      floorM: 0,
+      floorSlope: 0,
+      shape: { kind: 'box', widthM: 0.4 },
+      members: [],
+    });
+    const members = [{ id: 'm', xM: 0.2, limberHoles: false }];
+    const whole = wellFrom({ ...survey, centreYM: 0.1, floorM: -0.02, slopeDeg: 5, members });
+    expect(whole).toMatchObject({ centreYM: 0.1, floorM: -0.02, members });
+    expect(whole.floorSlope).toBeCloseTo(Math.tan((5 * Math.PI) / 180), 12);
+  });
+});
+
+test('a vented loop stands where its hose is highest, if its top is known', () => {
+  const route = [
+    { alongM: 0, heightM: 0 },
+    { alongM: 1, heightM: 0.8, xM: 0.2, yM: 0.3 },
+    { alongM: 2, heightM: 0.6, xM: 0.5, yM: 0.9 },
+  ];
+  const loopOf = (more: object) => hoseFrom({ boreM: 0.025, route, ...more }).loop;
+  expect(loopOf({ ventedLoop: true, ventedLoopM: 1.4 })).toEqual({ heightM: 1.4, xM: 0.2, yM: 0.3 });
+  expect([loopOf({ ventedLoop: true }), loopOf({ ventedLoopM: 1.4 }), loopOf({})]).toEqual([
+    undefined,
+    undefined,
+    undefined,
+  ]);
+  expect(hoseFrom({ boreM: 0.025, route }).route).toEqual([{ alongM: 0, heightM: 0, xM: 0, yM: 0 }, ...route.slice(1)]);
+});
+
+test('a hole off the middle of a heeled boat is higher or lower in the water', () => {
+  const hole: IngressSource = { kind: 'opening', diameterM: 0.02, heightM: 0.1, outsideM: 0.5, xM: 0.2, yM: 1 };
+  const [opening] = ingressFrom([hole], { ...rest, trimDeg: 5, heelDeg: 10 });
+  // To starboard and forward with both down: the water stands higher there, the hole lower in it.
+  const rise = 0.2 * Math.tan((5 * Math.PI) / 180) + Math.tan((10 * Math.PI) / 180);
+  expect(opening).toMatchObject({ kind: 'opening', outsideM: 0.5, heightM: expect.closeTo(0.1 - rise, 12) });
+});
+
+describe('points of a maker’s curve', () => {
+  const motor: Motor = { labelA: 5, labelV: 12, windingOhm: 0.48 };
+  const curve = (volts: number) => [
+    { flowLPerH: 3000, headM: 0.5, volts },
+    { flowLPerH: 1500, headM: 2, volts },
+  ];
+
+  it('taken at other volts come to label speed each by its own', () => {
+    const label = curveFrom({ currentA: 5, curve: curve(12) }, motor);
+    const high = curveFrom({ currentA: 5, curve: curve(13.6) }, motor);
+    const share =
+      (curveFrom({ currentA: 5, openFlowLPerH: 1, openFlowV: 13.6, shutOffHeadM: 1 }, motor)?.openFlow ?? NaN) /
+      LITRE_PER_HOUR;
+    expect(high?.headM(1500 * share * LITRE_PER_HOUR)).toBeCloseTo(2 * share ** 2, 9);
+    expect(label?.headM(1500 * LITRE_PER_HOUR)).toBeCloseTo(2, 9);
+  });
+
+  it('of one flow, or level, are no curve', () => {
+    const same = curve(12).map((point) => ({ ...point, flowLPerH: 2000 }));
+    const flat = curve(12).map((point) => ({ ...point, headM: 2 }));
+    expect([curveFrom({ currentA: 5, curve: same }, motor), curveFrom({ currentA: 5, curve: flat }, motor)]).toEqual([
+      null,
+      null,
+    ]);
+    expect(curveFrom({ currentA: 5, shutOffHeadM: 3 }, motor)).toBeNull();
+  });
+});
+
+test('a sensor’s delays are those measured, or of its kind; a pump without a place stands at the zero', () => {
+  const own = floatFrom('probe', { wellId: 'w', float: { onDelayS: 7, runOnS: 9 } });
+  expect([own.onDelayS, own.runOnS]).toEqual([7, 9]);
+  const kind = floatFrom('probe', { wellId: 'w' });
+  expect([kind.onDelayS, kind.runOnS]).toEqual([levelSensors.probe.onDelayS, levelSensors.probe.runOnS]);
+  expect(pumpPlaceOf({ wellId: 'w' })).toEqual({ xM: 0, yM: 0, zM: 0 });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { slopesOf } from './pose';
 import { sectionOf, type SectionShape } from './section';
-import { isInside, poolAt, posedWell, type Well } from './well';
+import { floorAt, isInside, poolAt, posedWell, type Well } from './well';
 import { box, level } from './water.fixture';
 
 const shapes: readonly SectionShape[] = [
@@ -171,4 +171,75 @@ test('a member without limber holes ends the pool, one with them does not', () =
   expect(isInside(pool, { xM: 0.3, yM: 0 })).toBe(false);
   expect(isInside(pool, { xM: 0.1, yM: 0.3 })).toBe(false);
   expect(isInside(pool, { xM: 0.1, yM: 0.1 })).toBe(true);
+});
+
+describe('a pool', () => {
+  const members = [
+    { xM: -0.3, limberHoles: false },
+    { xM: -0.1, limberHoles: true },
+    { xM: 0.2, limberHoles: false },
+    { xM: 0.4, limberHoles: false },
+  ];
+  const ends = (xM: number) => {
+    const pool = poolAt({ ...box, members }, xM);
+    return [pool.aftM, pool.foreM];
+  };
+
+  it('ends at the nearest closed members on either side of its pump', () => {
+    expect(ends(0)).toEqual([-0.3, 0.2]);
+    expect(ends(-0.4)).toEqual([-0.5, -0.3]);
+    expect(ends(0.3)).toEqual([0.2, 0.4]);
+    expect(ends(0.45)).toEqual([0.4, 0.5]);
+    expect(ends(0.2)).toEqual([0.2, 0.4]);
+    // A member beyond the well's end is none.
+    expect(poolAt({ ...box, members: [{ xM: 0.9, limberHoles: false }] }, 0).foreM).toBe(0.5);
+  });
+
+  it('is inside to its ends and walls, and its floor rises as it does', () => {
+    expect([-0.5, 0.5].map((xM) => isInside(box, { xM, yM: 0 }))).toEqual([true, true]);
+    expect([-0.5001, 0.5001].map((xM) => isInside(box, { xM, yM: 0 }))).toEqual([false, false]);
+    const vee: Well = {
+      ...box,
+      centreYM: 0.1,
+      floorM: -0.02,
+      floorSlope: 0.05,
+      shape: { kind: 'v', deadriseDeg: 20, widthM: 0.6 },
+    };
+    expect(floorAt(vee, { xM: 0.4, yM: 0.3 })).toBeCloseTo(-0.02 + 0.02 + 0.2 * Math.tan((20 * Math.PI) / 180), 12);
+    expect(floorAt(vee, { xM: -0.4, yM: 0.1 })).toBeCloseTo(-0.04, 12);
+    expect([0.39, 0.41].map((yM) => isInside(vee, { xM: 0, yM }))).toEqual([true, false]);
+  });
+});
+
+describe('a well in an attitude', () => {
+  const table = (...rows: readonly (readonly [number, number])[]): Well => ({
+    ...box,
+    shape: { kind: 'table', rows: rows.map(([heightM, areaM2]) => ({ heightM, areaM2 })) },
+  });
+
+  it('narrows where a table says so, and no other', () => {
+    const narrows = (well: Well) => posedWell(well, level).narrows;
+    expect(narrows(box)).toBe(false);
+    expect(narrows(table([0.1, 0.04], [0.3, 0.14]))).toBe(false);
+    expect(narrows(table([0.1, 0.04], [0.3, 0.12]))).toBe(false);
+    expect(narrows(table([0.1, 0.04], [0.3, 0.119]))).toBe(true);
+  });
+
+  it('is dry up to its lowest wet level, and upright above its last break', () => {
+    const sloped = posedWell({ ...box, floorM: -0.03 }, slopesOf({ trimDeg: 10, heelDeg: 0 }));
+    const tan = Math.tan((10 * Math.PI) / 180);
+    // At the fore end the water stands half a metre times the slope higher.
+    expect(sloped.dryM).toBeCloseTo(-0.03 - 0.5 * tan, 12);
+    expect(sloped.evenFromM).toBeCloseTo(-0.03 + 0.5 * tan, 12);
+    expect([sloped.levelM(0), sloped.levelM(-1)]).toEqual([sloped.dryM, sloped.dryM]);
+    expect(sloped.volumeM3(sloped.dryM)).toBe(0);
+    expect(sloped.volumeM3(sloped.dryM + 1e-3)).toBeGreaterThan(0);
+    const aside = posedWell({ ...box, centreYM: 0.2 }, slopesOf({ trimDeg: 0, heelDeg: 5 }));
+    expect(aside.dryM).toBeCloseTo(-(0.2 + 0.2) * Math.tan((5 * Math.PI) / 180), 12);
+    const short = posedWell({ ...box, aftM: -0.1, foreM: 0.9 }, level);
+    expect(short.volumeM3(0.1)).toBeCloseTo(0.04, 12);
+    expect(short.levelM(0.04)).toBeCloseTo(0.1, 9);
+    // Far above what was ever looked at.
+    expect(short.levelM(40)).toBeCloseTo(100, 6);
+  });
 });
