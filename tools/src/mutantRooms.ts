@@ -31,6 +31,6 @@ export const mutantRooms: readonly MutantRoom[] = [
   {
     name: 'sizing',
     code: assess(['sizing', 'smallerSize', 'protection', 'windingTurn', 'settings', 'conductors', 'sharedFeed'], '.ts'),
-    tests: assess(['sizing', 'boundaries', 'handWorked', 'sharing', 'rulings'], '.test.ts'),
+    tests: inRoom('assess').filter((file) => isTest(file) && !/wholeBoats|tryFixes|water/.test(file)),
   },
 ];

@@ -102,7 +102,7 @@ export function mutantsPage(results: readonly RoomResult[]): string {
     '## What lives, and why it may',
     ...reasons.flatMap((reason) => [
       '',
-      `### ${reason ?? 'No reason given yet'}`,
+      `### ${reason ?? 'No reason: a test beside the code is owed'}`,
       '',
       ...survivors.filter((one) => one.reason === reason).map(survivorLine),
     ]),
