@@ -1,4 +1,4 @@
-import type { Survivor } from './mutantsPage';
+import type { Survivor } from './survivor';
 
 type Mutant = Omit<Survivor, 'reason'>;
 

@@ -33,11 +33,11 @@ function judgedBy(room: MutantRoom, texts: string): string {
   return hash.digest('hex').slice(0, 12);
 }
 
-function judge(room: MutantRoom): RoomResult {
+function judge(room: MutantRoom): void {
   say(`\nMutants of ${room.name}, judged by ${room.tests.length} files of tests …`);
   const texts = keptTexts(room);
   writeFileSync(join(root, 'tools/mutants/every.snap'), texts);
-  const report = join(folder, `${room.name}.json`);
+  const report = reportOf(room);
   rmSync(report, { force: true });
   const begun = performance.now();
   const { status } = spawnSync(
@@ -57,8 +57,16 @@ function judge(room: MutantRoom): RoomResult {
     },
   );
   if (status !== 0) throw new Error(`The mutants of ${room.name} could not be run.`);
-  const { files } = JSON.parse(readFileSync(report, 'utf8')) as MutationReport;
-  return { room: room.name, minutes: (performance.now() - begun) / 60_000, files };
+  say(`${room.name}: ${((performance.now() - begun) / 60_000).toFixed(1)} min.`);
+}
+
+const reportOf = ({ name }: MutantRoom) => join(folder, `${name}.json`);
+
+/** What was found out of a room when it was last judged. */
+function latestOf(room: MutantRoom): RoomResult[] {
+  if (!existsSync(reportOf(room))) return [];
+  const { files } = JSON.parse(readFileSync(reportOf(room), 'utf8')) as MutationReport;
+  return [{ room: room.name, files }];
 }
 
 mkdirSync(folder, { recursive: true });
@@ -68,10 +76,10 @@ if (rooms.length === 0) {
   say(`No such room. There are: ${mutantRooms.map(({ name }) => name).join(', ')}.`);
   process.exit(2);
 }
-const results = rooms.map(judge);
+rooms.forEach(judge);
+const results = mutantRooms.flatMap(latestOf);
 const text = mutantsPage(results);
-// The page is of all rooms together.
-if (rooms.length === mutantRooms.length) writeFileSync(page, text);
+if (results.length === mutantRooms.length) writeFileSync(page, text);
 process.stdout.write(text);
 const unexplained = results.flatMap(survivorsOf).filter(({ reason }) => reason === null);
 const poor = results.filter((result) => scoreOf(result).percent < LEAST_PERCENT);

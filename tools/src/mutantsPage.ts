@@ -1,4 +1,5 @@
 import { mayLive } from './mayLive';
+import type { Survivor } from './survivor';
 
 interface Place {
   readonly line: number;
@@ -19,20 +20,6 @@ export interface MutationReport {
 
 export interface RoomResult extends MutationReport {
   readonly room: string;
-  readonly minutes: number;
-}
-
-/** A mutant that no test tells from the code. */
-export interface Survivor {
-  readonly room: string;
-  readonly file: string;
-  readonly line: number;
-  readonly mutator: string;
-  /** The code as it is, and as the mutant has it, on one line each. */
-  readonly was: string;
-  readonly became: string;
-  /** Why it may live; null where nobody has said. */
-  readonly reason: string | null;
 }
 
 const killed = new Set(['Killed', 'Timeout']);

@@ -9,7 +9,7 @@ import {
   rowOf,
   soundRows,
 } from './facts.fixture';
-import { alarmRules, fedAlarmRules, sneakRules } from './said.fixture';
+import { alarmRules, fedAlarmRules, judgeAlarm, sneakRules } from './said.fixture';
 
 describe('one alarm on two circuits', () => {
   const circuit = plainCircuit({ scheme: 'backup-alarm', rewired: { removed: ['x'] } });
@@ -89,5 +89,11 @@ describe('alarms', () => {
     expect(codesOf(alone('sounding', 'silent'))).toEqual([]);
     expect(codesOf(alone('silent', 'silent'))).toEqual(['alarm-wrong']);
     expect(codesOf(alone('sounding', 'sounding'))).toEqual(['alarm-wrong']);
+  });
+
+  it('with their own battery are judged by all that concerns them, worst first', () => {
+    const { circuit: own, units, conductors, behaviour, water } = calling('silent', 'silent');
+    const judged = judgeAlarm({ circuit: own, units, petrol: true, conductors, behaviour, water });
+    expect(codesOf(judged)).toEqual(['alarm-wrong', 'ignition-protection']);
   });
 });
