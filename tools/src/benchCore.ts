@@ -82,7 +82,7 @@ function besideNgspice(): CoreFigures['besideNgspice'] {
   // Many times over, so that starting the process weighs little.
   const many = Array.from({ length: 20 }, () => points).flat();
   const decks = many.map(({ netlist, setting }) => spiceText(netlist, setting, 'bench'));
-  const ownMs = medianMs(() => many.forEach(({ netlist, setting }) => solve(netlist, setting)), 3);
+  const ownMs = medianMs(() => many.forEach(({ netlist, setting }) => solve(netlist, setting)), 20);
   const taken = ngspiceMs(decks);
   const start = ngspiceMs(decks.slice(0, 1));
   return {

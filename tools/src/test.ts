@@ -16,7 +16,7 @@ function unit(): boolean {
   return run({
     what: 'Unit and API tests',
     script: 'jest/bin/jest.js',
-    args: ['--json', `--outputFile=${unitResults}`, '--testLocationInResults'],
+    args: ['--ci', '--json', `--outputFile=${unitResults}`, '--testLocationInResults'],
   });
 }
 
