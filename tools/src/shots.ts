@@ -106,6 +106,8 @@ async function main(): Promise<void> {
       await page.goto(`${address}${path}`);
       await page.getByRole('heading', { level: 1 }).waitFor();
       await page.waitForLoadState('networkidle');
+      // A slow machine may still be loading a page or a boat.
+      await page.getByRole('progressbar').waitFor({ state: 'detached' });
       await before?.(page);
       await page.screenshot({ path: join(folder, `${name}.png`) });
       await context.close();
