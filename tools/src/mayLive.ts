@@ -44,7 +44,7 @@ const howSoon = [
   inFile('water/hoseFlow.ts', /POINTS|NEAR_SHUT_OFF|MOST_SPEED|most/),
 ];
 
-const any = (those: readonly ((mutant: Mutant) => boolean)[]) => (mutant: Mutant) => those.some((one) => one(mutant));
+const anyOf = (those: readonly ((mutant: Mutant) => boolean)[]) => (mutant: Mutant) => those.some((one) => one(mutant));
 
 /** Why some mutants may live: nothing that anybody sees differs, or it differs by less than is meant. The first that fits is said. */
 export const mayLive: readonly Pardon[] = [
@@ -64,9 +64,9 @@ export const mayLive: readonly Pardon[] = [
     reason: 'The slack beside a limit is a billionth: a little more or less of it decides nothing that can be measured',
     is: ({ was }) => /SLACK|STILL|CLOSE|\b1e-(6|8|9|1\d)\b/.test(was),
   },
-  { reason: 'A kept result or a short way: without it the same comes out, later', is: any(shortWays) },
+  { reason: 'A kept result or a short way: without it the same comes out, later', is: anyOf(shortWays) },
   {
     reason: 'How soon, or in how many pieces, a result is found, not which: that is held to its tolerance',
-    is: any(howSoon),
+    is: anyOf(howSoon),
   },
 ];
