@@ -33,11 +33,12 @@ function judgedBy(room: MutantRoom, texts: string): string {
   return hash.digest('hex').slice(0, 12);
 }
 
-function judge(room: MutantRoom): void {
+function judge(room: MutantRoom, code: readonly string[]): void {
   say(`\nMutants of ${room.name}, judged by ${room.tests.length} files of tests …`);
   const texts = keptTexts(room);
   writeFileSync(join(root, 'tools/mutants/every.snap'), texts);
   const report = reportOf(room);
+  const before = latestOf(room);
   rmSync(report, { force: true });
   const begun = performance.now();
   const { status } = spawnSync(
@@ -49,7 +50,7 @@ function judge(room: MutantRoom): void {
       env: {
         ...process.env,
         SHARE_OF_RUNS,
-        MUTANTS_CODE: room.code.join(','),
+        MUTANTS_CODE: code.join(','),
         MUTANTS_TESTS: room.tests.join(','),
         MUTANTS_REPORT: report,
         MUTANTS_KNOWN: join(folder, `${room.name}-${judgedBy(room, texts)}.json`),
@@ -57,7 +58,14 @@ function judge(room: MutantRoom): void {
     },
   );
   if (status !== 0) throw new Error(`The mutants of ${room.name} could not be run.`);
+  if (code.length < room.code.length) joinTo(before, report);
   say(`${room.name}: ${((performance.now() - begun) / 60_000).toFixed(1)} min.`);
+}
+
+/** Of a room judged in part, what was found before of its other files stays. */
+function joinTo(before: readonly RoomResult[], report: string): void {
+  const { files } = JSON.parse(readFileSync(report, 'utf8')) as MutationReport;
+  writeFileSync(report, JSON.stringify({ files: { ...before[0]?.files, ...files } }));
 }
 
 const reportOf = ({ name }: MutantRoom) => join(folder, `${name}.json`);
@@ -71,12 +79,19 @@ function latestOf(room: MutantRoom): RoomResult[] {
 
 mkdirSync(folder, { recursive: true });
 const wanted = process.argv.slice(2);
-const rooms = mutantRooms.filter(({ name }) => wanted.length === 0 || wanted.includes(name));
-if (rooms.length === 0) {
-  say(`No such room. There are: ${mutantRooms.map(({ name }) => name).join(', ')}.`);
+const judged = mutantRooms
+  .map((room) => ({
+    room,
+    code: room.code.filter(
+      (file) => wanted.length === 0 || wanted.includes(room.name) || wanted.some((name) => file.endsWith(`/${name}`)),
+    ),
+  }))
+  .filter(({ code }) => code.length > 0);
+if (judged.length === 0) {
+  say(`No such room or file. There are: ${mutantRooms.map(({ name }) => name).join(', ')}.`);
   process.exit(2);
 }
-rooms.forEach(judge);
+judged.forEach(({ room, code }) => judge(room, code));
 const results = mutantRooms.flatMap(latestOf);
 const text = mutantsPage(results);
 if (results.length === mutantRooms.length) writeFileSync(page, text);

@@ -1,40 +1,10 @@
 import fc from 'fast-check';
 import { runs } from '../../testing/runs.fixture';
-import { floatWindow, isWithin, type PlacedFloat, type WindowPose, type WindowQuestion } from './floatWindow';
-import { riseAt, slopesOf, type Attitude } from './pose';
-import { floorAt, posedWell, type Well } from './well';
+import { floatWindow, isWithin, type PlacedFloat, type WindowQuestion } from './floatWindow';
+import { hinged, poseOf, questionOf } from './floatWindow.fixture';
+import { riseAt } from './pose';
+import type { Well } from './well';
 import { box } from './water.fixture';
-
-const hinged: PlacedFloat = { xM: 0.2, yM: 0, zM: 0, onM: 0.055, offM: 0.025, onDelayS: 0, runOnS: 0 };
-
-function poseOf(well: Well, float: PlacedFloat, attitude: Attitude, more: Partial<WindowPose> = {}): WindowPose {
-  const slopes = slopesOf(attitude);
-  return {
-    id: `${attitude.trimDeg} ${attitude.heelDeg}`,
-    slopes,
-    well: posedWell(well, slopes),
-    floorM: floorAt(well, float),
-    drainBackM3: 0.0005,
-    flow: 1500 / 3.6e6,
-    primeLossM: 0.012,
-    limit: { levelM: 0.2, id: 'joints' },
-    afterM: null,
-    ...more,
-  };
-}
-
-function questionOf(poses: readonly WindowPose[], float = hinged): WindowQuestion {
-  return {
-    float,
-    pumps: true,
-    poses,
-    mostIngress: 1e-4,
-    marginM: 0.01,
-    drainBackFactor: 1.5,
-    shortestRunS: 10,
-    abovePrimaryM: 0.06,
-  };
-}
 
 /** Whether a height keeps every rule, each asked as it is written. */
 function keeps({ float, poses, mostIngress, marginM, drainBackFactor, pumps }: WindowQuestion, zM: number): boolean {
@@ -292,48 +262,5 @@ describe('a delay', () => {
     };
     expect(never(0)?.rule).toBe('drain-back');
     expect(never(1)).toBeNull();
-  });
-});
-
-describe('the height recommended', () => {
-  const rest = { trimDeg: 0, heelDeg: 0 };
-  const of = (more: Partial<WindowPose>, question: Partial<WindowQuestion> = {}) =>
-    floatWindow({ ...questionOf([poseOf(box, hinged, rest, more)]), ...question });
-
-  it('leaves a margin to the lower end, to whole millimetres', () => {
-    expect(of({ floorM: 0.0203 }).recommendedM).toBe(0.031);
-    expect(of({ floorM: 0.02 }).recommendedM).toBe(0.03);
-  });
-
-  it('lies in the middle where the margins do not both fit', () => {
-    // From 20 to 36 mm: 10 mm from the lower end would be 6 from the upper.
-    expect(of({ floorM: 0.02, limit: { levelM: 0.091, id: 'joints' } }).recommendedM).toBeCloseTo(0.028, 9);
-    // From 20.2 to 20.8 no whole millimetre serves.
-    expect(of({ floorM: 0.0202, limit: { levelM: 0.0758, id: 'joints' } }).recommendedM).toBeCloseTo(0.0205, 9);
-  });
-
-  it('is as low as nothing bounds it from above', () => {
-    expect(of({ floorM: 0.02, limit: null })).toMatchObject({ recommendedM: 0.03, maxM: null, highBound: null });
-  });
-
-  it('of an alarm with no lower end keeps a margin to the upper', () => {
-    expect(of({ floorM: -Infinity }, { pumps: false })).toMatchObject({
-      minM: null,
-      recommendedM: 0.135,
-      comfortMinM: -5,
-    });
-    expect(of({ floorM: -Infinity, limit: null }, { pumps: false }).recommendedM).toBeNull();
-  });
-
-  it('is where runs are long enough, if that is higher', () => {
-    // In a V of 45° between off at h and on at h + 30 mm lie 30 mm · (2h + 30 mm) a metre.
-    const vee = { ...box, shape: { kind: 'v' as const, deadriseDeg: 45, widthM: 2 } };
-    const flow = 6e-4;
-    const window = floatWindow(questionOf([poseOf(vee, hinged, rest, { flow, drainBackM3: 0 })]));
-    // Ten seconds of it are 6 L: off at 85 mm, base at 60 mm.
-    expect(window.comfortMinM).toBeCloseTo(0.06, 6);
-    expect(window.recommendedM).toBeCloseTo(0.06, 6);
-    expect(window.minM).toBe(0);
-    expect(isWithin(window, 0.03)).toBe(true);
   });
 });

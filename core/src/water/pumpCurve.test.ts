@@ -73,3 +73,44 @@ test('the usual curve from two figures is a quarter of its head short at half th
   const curve = parabola(4, 1e-3);
   expect([curve.headM(0), curve.headM(5e-4), curve.headM(1e-3)]).toEqual([4, 3, 0]);
 });
+
+describe('between its points a curve is a monotone cubic, worked by hand', () => {
+  const at = (...points: readonly (readonly [tenthLitres: number, headM: number])[]) =>
+    throughPoints(points.map(([flow, headM]) => ({ flow: flow * 1e-4, headM })));
+
+  it('whose slopes are the means of the chords where these are alike', () => {
+    // Chords −5000 and −7000: slopes −5000, −6000, −7000.
+    const curve = at([0, 4], [1, 3.5], [2, 2.8]);
+    expect(curve.headM(0.5e-4)).toBeCloseTo(3.75 + 0.0125, 12);
+    expect(curve.headM(1.5e-4)).toBeCloseTo(3.15 + 0.0125, 12);
+    expect(curve.headM(0.25e-4)).toBeCloseTo(3.8796875, 12);
+    expect(curve.headM(2.5e-4)).toBeCloseTo(2.8 - 0.35, 12);
+    expect(curve.openFlow).toBeCloseTo(2e-4 + 2.8 / 7000, 12);
+  });
+
+  it('whose slopes are held back where chords differ much, or it would rise again', () => {
+    // Chords −1000, −29000, −1000; the means of −15000 would be 15 times the first chord: 3 are allowed, by root of squares.
+    const curve = at([0, 4], [1, 3.9], [2, 1], [3, 0.9]);
+    const [outer, inner] = [-3000 / Math.hypot(1, 15), -45_000 / Math.hypot(1, 15)];
+    expect(curve.headM(0.5e-4)).toBeCloseTo(3.95 + (1e-4 * (outer - inner)) / 8, 12);
+    expect(curve.headM(1.5e-4)).toBeCloseTo(2.45, 12);
+    expect(curve.headM(2.5e-4)).toBeCloseTo(0.95 + (1e-4 * (inner - outer)) / 8, 12);
+    expect(curve.headM(4e-4)).toBeCloseTo(0.9 + 1e-4 * outer, 12);
+    const heads = Array.from({ length: 301 }, (_, step) => curve.headM(step * 1e-6));
+    expect(heads.every((head, step) => step === 0 || head <= (heads[step - 1] ?? 0))).toBe(true);
+  });
+
+  it('and straight before its first point and after its last, to no head', () => {
+    const line = at([1, 3], [2, 2]);
+    expect([line.shutOffM, line.openFlow]).toEqual([expect.closeTo(4, 12), expect.closeTo(4e-4, 12)]);
+    expect(line.headM(0.5e-4)).toBeCloseTo(3.5, 12);
+    expect(at([0, 4], [1, 2], [2, 0]).openFlow).toBeCloseTo(2e-4, 12);
+    expect(at([0, 3], [1, 1], [2, -1]).openFlow).toBeCloseTo(1.5e-4, 12);
+  });
+
+  it('through points that fall: those of a flow or a head that was there are left out', () => {
+    const kept = at([0, 4], [1, 3], [3, 2]);
+    const odd = at([0, 4], [1, 3], [1, 2.5], [2, 3.5], [2.5, 3], [3, 2]);
+    for (const flow of [0.5e-4, 1.7e-4, 2.6e-4, 4e-4]) expect(odd.headM(flow)).toBeCloseTo(kept.headM(flow), 12);
+  });
+});
