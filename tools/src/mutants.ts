@@ -93,8 +93,9 @@ if (judged.length === 0) {
 }
 judged.forEach(({ room, code }) => judge(room, code));
 const results = mutantRooms.flatMap(latestOf);
-const text = mutantsPage(results);
-if (results.length === mutantRooms.length) writeFileSync(page, text);
+const missing = mutantRooms.filter(({ name }) => results.every(({ room }) => room !== name)).map(({ name }) => name);
+const text = mutantsPage(results, missing);
+writeFileSync(page, text);
 process.stdout.write(text);
 const unexplained = results.flatMap(survivorsOf).filter(({ reason }) => reason === null);
 const poor = results.filter((result) => scoreOf(result).percent < LEAST_PERCENT);

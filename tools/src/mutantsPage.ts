@@ -69,7 +69,7 @@ const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim();
 const short = (text: string) => (text.length > 90 ? `${text.slice(0, 89)}…` : text);
 
 /** The page on what the tests of the core are worth: a score by room, and what lives with its reason. */
-export function mutantsPage(results: readonly RoomResult[]): string {
+export function mutantsPage(results: readonly RoomResult[], missing: readonly string[]): string {
   const rows = results.map((result) => {
     const { killed: dead, alive, percent } = scoreOf(result);
     return `| ${result.room} | ${dead + alive} | ${dead} | ${alive} | ${percent.toFixed(1)} % |`;
@@ -85,6 +85,7 @@ export function mutantsPage(results: readonly RoomResult[]): string {
     '| Room | Mutants | Killed | Alive | Score |',
     '| --- | --- | --- | --- | --- |',
     ...rows,
+    ...missing.map((room) => `| ${room} | not judged yet | | | |`),
     '',
     '## What lives, and why it may',
     ...reasons.flatMap((reason) => [

@@ -15,6 +15,8 @@ describe('the height recommended', () => {
   it('lies in the middle where the margins do not both fit', () => {
     // From 20 to 36 mm: 10 mm from the lower end would be 6 from the upper.
     expect(of({ floorM: 0.02, limit: { levelM: 0.091, id: 'joints' } }).recommendedM).toBeCloseTo(0.028, 9);
+    // From 20 to 35.2 mm: the middle, 27.6, to the millimetre.
+    expect(of({ floorM: 0.02, limit: { levelM: 0.0902, id: 'joints' } }).recommendedM).toBeCloseTo(0.028, 9);
     // From 20.2 to 20.8 no whole millimetre serves.
     expect(of({ floorM: 0.0202, limit: { levelM: 0.0758, id: 'joints' } }).recommendedM).toBeCloseTo(0.0205, 9);
   });

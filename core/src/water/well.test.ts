@@ -242,4 +242,14 @@ describe('a well in an attitude', () => {
     // Far above what was ever looked at.
     expect(short.levelM(40)).toBeCloseTo(100, 6);
   });
+
+  it('that is not a metre long, nor about its middle, holds its length of it', () => {
+    const long = posedWell({ ...box, aftM: -0.2, foreM: 2.3 }, level);
+    expect(long.volumeM3(0.1)).toBeCloseTo(0.1, 12);
+    const tan = Math.tan((4 * Math.PI) / 180);
+    const down = posedWell({ ...box, aftM: -0.2, foreM: 2.3 }, slopesOf({ trimDeg: 4, heelDeg: 0 }));
+    expect([down.dryM, down.evenFromM]).toEqual([expect.closeTo(-2.3 * tan, 12), expect.closeTo(0.2 * tan, 12)]);
+    const up = posedWell({ ...box, aftM: -0.2, foreM: 2.3 }, slopesOf({ trimDeg: -4, heelDeg: 0 }));
+    expect([up.dryM, up.evenFromM]).toEqual([expect.closeTo(-0.2 * tan, 12), expect.closeTo(2.3 * tan, 12)]);
+  });
 });
