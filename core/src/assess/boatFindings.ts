@@ -82,10 +82,8 @@ function firstThatHelps(
       ([id, judgements]) => !answers(NOTHING, was.circuits.get(id) ?? [], judgements),
     );
     if (newStop) continue;
-    return {
-      ...idea,
-      effect: [...movedCounts(was, is), ...(changed.size === 1 ? [] : [`changes ${changed.size} circuits`])],
-    };
+    const moved = [...movedCounts(was, is), ...(changed.size === 1 ? [] : [`changes ${changed.size} circuits`])];
+    return { ...idea, effect: moved.length > 0 ? moved : ['this finding goes, another comes'] };
   }
   return undefined;
 }
