@@ -60,7 +60,10 @@ export function tryFixes<Facts>(
         if (best === null || brings < best.brings) best = { idea, after, brings };
         if (brings === 0) break;
       }
-      return best ? { ...best.idea, effect: effectOf(before, best.after) } : undefined;
+      if (!best) return undefined;
+      const effect = effectOf(before, best.after);
+      // A note may go without any figure that is shown moving.
+      return { ...best.idea, effect: effect.length > 0 ? effect : ['this finding goes'] };
     });
     return withFix(finding, fix);
   });
