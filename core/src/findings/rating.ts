@@ -1,5 +1,5 @@
 import { maxMultipleOfAmpacity, ourRules, OUR_RULE, protectionFamilies } from '../reference';
-import { formatAmps } from '../units';
+import { formatAmps, plainNumber, toldApart } from '../units';
 import { nextStandardRating } from '../wiring';
 import type { CircuitFacts, DeviceFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
@@ -75,10 +75,15 @@ export function ownDevices({ protection, sharedFeed }: Pick<CircuitFacts, 'prote
 }
 
 /** The device in words: "The 7.5 A blade fuse", "The panel fuse of 10 A". */
-function named({ id, name, kind, ratingA }: DeviceFacts): string {
+function named({ id, name, kind, ratingA }: DeviceFacts, rating = formatAmps(ratingA)): string {
   return id === 'fuse'
-    ? `The ${formatAmps(ratingA)} ${protectionFamilies[kind].name}`
-    : `The ${name.toLowerCase()} of ${formatAmps(ratingA)}`;
+    ? `The ${rating} ${protectionFamilies[kind].name}`
+    : `The ${name.toLowerCase()} of ${rating}`;
+}
+
+/** A share in whole percent, or in as many digits as it takes to tell it from the limit beside it. */
+function percentBeside(share: number, limit: number): string {
+  return toldApart(100 * share, 100 * limit, plainNumber)[0];
 }
 
 function runningRules(facts: CircuitFacts): Saying[] {
@@ -86,14 +91,17 @@ function runningRules(facts: CircuitFacts): Saying[] {
   const below = devices.filter(({ ratingA, designA }) => ratingA * SLACK < designA);
   const near = devices.filter((one) => !below.includes(one) && nearSeverity(one) !== null);
   return [
-    ...below.map((device): Saying => ({
-      code: 'rating-below-running',
-      severity: 'stop',
-      message: `${named(device)} is below the running current of ${formatAmps(device.designA)}: it opens while the pump is working. Use one that carries the pump.`,
-      rule: 'Rating at least the running current.',
-      at: [device.id],
-      ideas: useLargerDevice(facts, device),
-    })),
+    ...below.map((device): Saying => {
+      const [rating, running] = toldApart(device.ratingA, device.designA, formatAmps);
+      return {
+        code: 'rating-below-running',
+        severity: 'stop',
+        message: `${named(device, rating)} is below the running current of ${running}: it opens while the pump is working. Use one that carries the pump.`,
+        rule: 'Rating at least the running current.',
+        at: [device.id],
+        ideas: useLargerDevice(facts, device),
+      };
+    }),
     ...(near.length === 0 ? [] : [nearRunning(facts, near)]),
   ];
 }
@@ -106,10 +114,11 @@ export function nearSeverity({ ratingA, onChargeA }: Pick<DeviceFacts, 'ratingA'
 
 function nearRunning(facts: CircuitFacts, near: readonly DeviceFacts[]): Saying {
   const caution = near.some((one) => nearSeverity(one) === 'caution');
-  const each = near.map(
-    (device) =>
-      `${named(device)} carries ${formatAmps(device.onChargeA)} with 13.6 V at the battery, ${Math.round((100 * device.onChargeA) / device.ratingA)} % of its rating.`,
-  );
+  const each = near.map((device) => {
+    const limit = ourRules[nearSeverity(device) === 'caution' ? 'onChargeCautionShare' : 'onChargeNoteShare'].value;
+    const percent = percentBeside(device.onChargeA / device.ratingA, limit);
+    return `${named(device)} carries ${formatAmps(device.onChargeA)} with 13.6 V at the battery, ${percent} % of its rating.`;
+  });
   return {
     code: 'rating-near-running',
     severity: caution ? 'caution' : 'note',
@@ -129,11 +138,12 @@ function makerRules(facts: CircuitFacts): Saying[] {
   if (makerFuseA === undefined || smallestA <= makerFuseA * SLACK) return [];
   const shared =
     facts.sharedFeed && protection.panel === null ? ` (taken over from ${facts.sharedFeed.leaderName})` : '';
+  const [rating, allowed] = toldApart(smallestA, makerFuseA, formatAmps);
   return [
     {
       code: 'rating-over-maker',
       severity: 'stop',
-      message: `The fuse of ${formatAmps(smallestA)} before this pump${shared} is above the ${formatAmps(makerFuseA)} that its maker allows: a stalled pump may burn before it opens. Use the maker’s figure${facts.others.length > 0 ? ', in a fuse of its own at the panel' : ''}.`,
+      message: `The fuse of ${rating} before this pump${shared} is above the ${allowed} that its maker allows: a stalled pump may burn before it opens. Use the maker’s figure${facts.others.length > 0 ? ', in a fuse of its own at the panel' : ''}.`,
       rule: 'Rating at most the maker’s figure.',
       source: 'The pump’s label or leaflet',
       ideas: [...useSmallerRating(facts), ...addPanelFuse(facts)],
@@ -148,10 +158,12 @@ function conductorRules(facts: CircuitFacts): Saying[] {
   // What may carry nothing there is no size at all, and has a finding of its own.
   if (amps === 0) return [];
   const which = `the ${conductor.planned.name.toLowerCase()} (${conductor.size}, ${formatAmps(amps)})`;
-  const share = `${formatAmps(ratingA)} are ${Math.round((100 * ratingA) / amps)} % of what ${which} may carry`;
+  const over = ratingA > amps * maxMultipleOfAmpacity * SLACK;
+  const percent = percentBeside(ratingA / amps, over ? maxMultipleOfAmpacity : 1);
+  const share = `${formatAmps(ratingA)} are ${percent} % of what ${which} may carry`;
   const ideas = [useProposedSizesOf(circuit, facts.conductors), ...useSmallerRating(facts)];
   const at = ['fuse', conductor.planned.id];
-  if (ratingA > amps * maxMultipleOfAmpacity * SLACK) {
+  if (over) {
     return [
       {
         code: 'rating-over-conductor',

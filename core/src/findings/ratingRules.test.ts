@@ -15,6 +15,7 @@ describe('ratings', () => {
       code: 'rating-below-running',
       severity: 'stop',
       at: ['fuse'],
+      message: expect.stringContaining('The 10\u00a0A blade fuse is below the running current of 10.001\u00a0A'),
     });
   });
 
@@ -104,7 +105,7 @@ describe('ratings', () => {
       severity: 'stop',
       at: ['fuse', 'auto'],
     });
-    expect(behind(15, 9.99)[0]?.message).toContain('150 % of what');
+    expect(behind(15, 9.99)[0]?.message).toContain('are 150.2 % of what');
     // What may carry nothing is no size: never a percentage of it.
     expect(codesOf(behind(15, 0))).toEqual([]);
   });
