@@ -31,6 +31,19 @@ export const mutantRooms: readonly MutantRoom[] = [
   {
     name: 'sizing',
     code: assess(['sizing', 'smallerSize', 'protection', 'windingTurn', 'settings', 'conductors', 'sharedFeed'], '.ts'),
-    tests: inRoom('assess').filter((file) => isTest(file) && !/wholeBoats|tryFixes|water/.test(file)),
+    tests: assess(
+      [
+        'proposeSize',
+        'smallerSize',
+        'protection',
+        'protectionFaults',
+        'windingTurn',
+        'settings',
+        'runningSettings',
+        'conductors',
+        'sharedFeed',
+      ],
+      '.test.ts',
+    ),
   },
 ];

@@ -61,7 +61,7 @@ describe('a conductor in pieces', () => {
     expect(first).toMatchObject({ run: cool, temperatureC: 30, ampacity: { amps: 45 } });
     expect(first?.resistanceOhm).toBeCloseTo(5.21034e-3 * 1.0393 * 4, 6);
     // 25 A at 60 °C × 0.58 in an engine space.
-    expect(second).toMatchObject({ run: hot, temperatureC: 60, ampacity: { amps: 14.5 } });
+    expect(second).toMatchObject({ run: hot, temperatureC: 60, ampacity: { amps: expect.closeTo(14.5, 9) } });
     expect(second?.resistanceOhm).toBeCloseTo(5.21034e-3 * copperFactor(60) * 2, 6);
   });
 
@@ -93,10 +93,10 @@ describe('the size of each conductor', () => {
 
 describe('the drop throughout', () => {
   it('of 5 A over 3.15 m out, 5 m on and 5 m back, by hand', () => {
-    const { dropV, leadsDropV, setting, solved } = dropThroughout(sizingQuestion(), sizeNamed('12 AWG'));
+    const { dropV, leadsDropV, solved } = dropThroughout(sizingQuestion(), sizeNamed('12 AWG'));
     expect(dropV).toBeCloseTo(5 * 13.15 * perM('12 AWG'), 6);
     expect(leadsDropV).toBe(0);
-    expect([setting.switches.switch, solved.length]).toEqual(['manual', 2]);
+    expect(solved).toHaveLength(2);
   });
 
   it('is that of the setting that loses most', () => {
@@ -208,15 +208,14 @@ describe('the size proposed', () => {
           const circuit = surveyedCircuit('three-way-float', { legs: legsOf(lengthM) });
           const question = sizingQuestion(circuit, { designCurrentA, family, dropSchool, rating: noRating });
           const allowedV = dropSchool === 'critical' ? 0.36 : 1.2;
-          const rows = conductorSizes[family].slice(family === 'awg' ? 1 : 1);
-          const least = { awg: 4, metric: 3 }[family];
+          // The least allowed is the second of either family.
+          const rows = conductorSizes[family].slice(1);
           const serves = rows.find(
             (row) =>
               designCurrentA <=
                 (piecesOf(conductorOf({ ...cool, lengthM }), { ...row, family })[0]?.ampacity.amps ?? 0) &&
               dropThroughout(question, row).dropV <= allowedV,
           );
-          expect(least).toBeGreaterThan(0);
           expect(proposeSize(question).size.size).toBe(serves?.size ?? rows[rows.length - 1]?.size);
         },
       ),

@@ -1,6 +1,6 @@
 import { CircuitError, everySetting, type Netlist, type Part, type RelayPart, type Setting } from '../circuit';
-import { surveyedCircuit } from '../schemes/schemes.fixture';
-import { otherPump, wired } from './question.fixture';
+import { battery, end, inSeries, motor, sound } from './netlists.fixture';
+import { wired } from './question.fixture';
 import {
   conductorsOnly,
   everySolved,
@@ -9,16 +9,12 @@ import {
   leastPumpV,
   ownFeedOnly,
   runningSettings,
-  solveIn,
   some,
+  solveIn,
   withPump,
   withSupply,
 } from './settings';
 
-const end = (part: string, terminal: string) => ({ part, terminal });
-const motor = { labelA: 5, labelV: 12, windingOhm: 0.48 };
-const battery: Part = { kind: 'battery', id: 'battery', emfV: 12.7, internalOhm: 0.006 };
-const sound: Part = { kind: 'pump', id: 'pump', motor, condition: 'sound' };
 const relay: RelayPart = {
   kind: 'relay',
   id: 'relay',
@@ -34,17 +30,6 @@ const neighbour: Part = { kind: 'neighbour', id: 'neighbour', motor, feedOhm: 0.
 
 const loose = (...parts: Part[]): Netlist => ({ ground: end('battery', 'minus'), parts, conductors: [] });
 const partsOf = ({ parts }: Netlist) => Object.fromEntries(parts.map((part) => [part.id, part]));
-
-/** Battery → part → pump → battery, 10 mΩ in either conductor. */
-const inSeries = (between: Part, entry: string, exit: string, pump: Part = sound): Netlist => ({
-  ground: end('battery', 'minus'),
-  parts: [battery, between, pump],
-  conductors: [
-    { id: 'out', from: end('battery', 'plus'), to: end(between.id, entry), ohm: 0.01 },
-    { id: 'tail', from: end(between.id, exit), to: end('pump', 'plus'), ohm: 0 },
-    { id: 'back', from: end('pump', 'minus'), to: end('battery', 'minus'), ohm: 0.01 },
-  ],
-});
 
 /** A relay that is fed through its own released contact: it pulls in, cuts itself off and falls back. */
 const chattering: Netlist = {
@@ -151,7 +136,7 @@ describe('settings solved', () => {
 
   it('throw any other trouble', () => {
     // Two batteries that hold different volts at the same post.
-    const other: Part = { ...battery, id: 'other', emfV: 12.1 };
+    const other = { ...battery, id: 'other', emfV: 12.1 };
     const ideal = withSupply(inSeries(lamp, 'plus', 'minus'), 12);
     const against: Netlist = {
       ...ideal,
@@ -191,145 +176,6 @@ describe('the own feed only', () => {
     const own = ownFeedOnly(touching);
     expect(own.parts).toEqual([battery, sound]);
     expect(own.conductors.map(({ id }) => id)).toEqual(['own']);
-  });
-});
-
-describe('the settings in which a pump runs', () => {
-  const running = (scheme: string, more: Parameters<typeof surveyedCircuit>[1] = {}) => {
-    const { netlist, plan } = wired(surveyedCircuit(scheme, more));
-    return runningSettings(netlist, plan.ids.pump);
-  };
-  /** No more than its winding, so that its volts are a divider’s. */
-  const standing = (labelV: number): Part => ({
-    ...sound,
-    condition: 'locked',
-    motor: { labelA: 5, labelV, windingOhm: 3.2 },
-  });
-  const lampOf = (id: string, ohm: number): Part => ({ kind: 'lamp', id, lamp: 'filament', shows: 'running', ohm });
-  const behind = (id: string, ohm: number, labelV = 12) =>
-    runningSettings(inSeries(lampOf(id, ohm), 'plus', 'minus', standing(labelV)), 'pump').length;
-
-  it('are manual and auto with the float up, each once', () => {
-    expect(running('three-way-float')).toEqual([
-      { switches: { switch: 'manual' }, floats: { float: 'down' } },
-      { switches: { switch: 'auto' }, floats: { float: 'up' } },
-    ]);
-  });
-
-  it('count on and auto together where both legs then share the current', () => {
-    expect(running('hot-auto').map(({ switches, floats }) => [switches.switch, floats.pump])).toEqual([
-      ['off', 'up'],
-      ['manual', 'down'],
-      ['manual', 'up'],
-    ]);
-  });
-
-  it('say which relay is then pulled in', () => {
-    expect(running('relay').map(({ likely }) => [...(likely ?? [])])).toEqual([['relay'], ['relay']]);
-    expect(running('plain-switch')).toEqual([{ switches: { switch: 'manual' }, floats: {} }]);
-  });
-
-  it('begin at a fifth of label volts, by the divider of winding and what lies before it', () => {
-    // 12 V × 3.2 / (3.2 + R) is 2.4 V at 12.8 Ω.
-    expect([behind('just', 12.799), behind('short', 12.801)]).toEqual([1, 0]);
-    // A fifth of 24 V is 4.8 V: at 4.8 Ω.
-    expect([behind('just-24', 4.799, 24), behind('short-24', 4.801, 24)]).toEqual([1, 0]);
-  });
-
-  it('ask nothing of the battery’s state and of a thin cable', () => {
-    const { netlist, plan } = wired();
-    const flat = withSupply(
-      { ...netlist, conductors: netlist.conductors.map((wire) => ({ ...wire, ohm: wire.ohm === 0 ? 0 : 40 })) },
-      3,
-    );
-    const renamed = { ...flat, parts: [...flat.parts, lampOf('unused', 150)] };
-    expect(runningSettings(renamed, plan.ids.pump)).toHaveLength(2);
-  });
-
-  it('ask nothing of corroded contacts, fuses and joints', () => {
-    const corroded = (part: Part): Part => {
-      switch (part.kind) {
-        case 'fuse':
-        case 'joint':
-          return { ...part, ohm: 50 };
-        case 'three-way-switch':
-        case 'on-off-switch':
-        case 'isolator':
-        case 'float-switch':
-        case 'through-float':
-        case 'probe-sensor':
-        case 'relay':
-          return { ...part, contactOhm: 50 };
-        case 'pump':
-          return part.inside ? { ...part, inside: { ...part.inside, contactOhm: 50 } } : part;
-        default:
-          return part;
-      }
-    };
-    for (const scheme of ['three-way-float', 'relay', 'hot-auto', 'through-float', 'probe-sensor', 'sensing-pump']) {
-      const { netlist, plan } = wired(surveyedCircuit(scheme, { source: { feed: 'isolator' } }));
-      // A part more, so that the wiring is not one known already.
-      const parts = [...netlist.parts.map(corroded), lampOf(`unused-${scheme}`, 150)];
-      expect([scheme, runningSettings({ ...netlist, parts }, plan.ids.pump).length]).toEqual([
-        scheme,
-        running(scheme, { source: { feed: 'isolator' } }).length,
-      ]);
-    }
-  });
-
-  it('ask nothing of the volts that a coil wants: that is a finding of its own', () => {
-    const { netlist, plan } = wired(surveyedCircuit('relay', { relay: { pullInV: 14, dropOutV: 13 } }));
-    const parts = [...netlist.parts, lampOf('unused-coil', 150)];
-    expect(runningSettings({ ...netlist, parts }, plan.ids.pump)).toHaveLength(2);
-  });
-
-  it('count a pump that turns backwards', () => {
-    const backwards: Netlist = {
-      ground: end('battery', 'minus'),
-      parts: [battery, sound],
-      conductors: [
-        { id: 'out', from: end('battery', 'plus'), to: end('pump', 'minus'), ohm: 0.01 },
-        { id: 'back', from: end('pump', 'plus'), to: end('battery', 'minus'), ohm: 0.01 },
-      ],
-    };
-    expect(runningSettings(backwards, 'pump')).toHaveLength(1);
-  });
-
-  it('are none where only a lamp leads to the pump', () => {
-    // 150 Ω before a winding of 0.48 Ω: 38 mV.
-    expect(runningSettings(inSeries(lampOf('sneak', 150), 'plus', 'minus'), 'pump')).toEqual([]);
-  });
-
-  it('are looked up by wiring, and told apart by what is inside a pump, by a part and by where a conductor ends', () => {
-    const { netlist, plan } = wired();
-    const known = runningSettings(netlist, plan.ids.pump);
-    expect(runningSettings(withSupply(netlist, 11), plan.ids.pump)).toBe(known);
-    const lit = wired(surveyedCircuit('three-way-float', { panel: { light: 'led' } }));
-    expect(runningSettings(lit.netlist, 'pump')).not.toBe(known);
-    const inside = (sensing: 'float' | 'timer'): Netlist => ({
-      ground: end('battery', 'minus'),
-      parts: [battery, { ...sound, inside: { sensing, contactOhm: 0.01 } }],
-      conductors: [
-        { id: 'out', from: end('battery', 'plus'), to: end('pump', 'auto'), ohm: 0.01 },
-        { id: 'back', from: end('pump', 'minus'), to: end('battery', 'minus'), ohm: 0.01 },
-      ],
-    });
-    expect(runningSettings(inside('float'), 'pump')).not.toBe(runningSettings(inside('timer'), 'pump'));
-    const unwired = inside('float');
-    const elsewhere = unwired.conductors.map((wire) =>
-      wire.id === 'out' ? { ...wire, to: end('pump', 'plus') } : wire,
-    );
-    expect(runningSettings({ ...unwired, conductors: elsewhere }, 'pump').map(({ floats }) => floats.pump)).toEqual([
-      'down',
-    ]);
-  });
-
-  it('add to the pump’s own those of others on the feed', () => {
-    const { netlist, plan } = wired(surveyedCircuit('plain-switch'), [otherPump()]);
-    expect(runningSettings(netlist, plan.ids.pump).map(({ switches }) => switches['shared-other'])).toEqual([
-      'off',
-      'manual',
-    ]);
   });
 });
 
