@@ -4,7 +4,8 @@ import { conductorSizes, copperFactor, findSize } from '../reference';
 import type { PlannedConductor, PlannedRun } from '../schemes';
 import { surveyedCircuit } from '../schemes/schemes.fixture';
 import type { RatingAnswer } from '../wiring';
-import { noRating, sizingQuestion } from './question.fixture';
+import { noRating, otherPump, sizingQuestion, wired } from './question.fixture';
+import { runningSettings } from './settings';
 import {
   dropInForce,
   dropThroughout,
@@ -195,6 +196,23 @@ describe('the size proposed', () => {
     const fixed = { feed: '18 AWG', stub: '18 AWG' };
     // 18 AWG may carry 20 A: leads and feed would break that at 24 A.
     expect(sizeAt(24, { rating: noRating, fixed }, circuit)).toBe('16 AWG');
+  });
+
+  it('is not asked of a feed taken over for what the others draw through it, nor of a light where nothing may run', () => {
+    const { plan, netlist } = wired(short, [otherPump(60)]);
+    const settings = runningSettings(netlist, plan.ids.pump);
+    const fixed = { feed: '2 AWG', stub: '2 AWG' };
+    expect(sizeAt(5, { plan, netlist, settings, fixed, rating: noRating }, short)).toBe('16 AWG');
+    // Metric cable of 60 °C may carry nothing in an engine space: the feed’s trouble, and not for the pump’s own.
+    const lit = surveyedCircuit('three-way-float', {
+      ...short,
+      panel: { light: 'led' },
+      legs: { ...short.legs, sourceToPanel: { lengthM: 0.02, insulationC: 60, engineSpace: true } },
+    });
+    const answer = proposeSize(
+      sizingQuestion(lit, { family: 'metric', fixed: { feed: '35 mm²', stub: '35 mm²' }, rating: fuseOf(15) }),
+    );
+    expect([answer.size.size, answer.noSize]).toEqual(['1 mm²', null]);
   });
 
   it('is the first that serves of all, one after the other', () => {

@@ -113,6 +113,7 @@ describe('an alarm that hangs on another circuit as well', () => {
       name: 'Main',
       pump: { currentA: 5 },
     });
+    expect(feedOf(job, ringing('main'), known).needs).toEqual([]);
     expect(feedOf(job, other('silent'), known).alarmAlso).toBeNull();
   });
 

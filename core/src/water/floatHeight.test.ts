@@ -34,6 +34,10 @@ describe('the height recommended', () => {
     expect(of({ floorM: -Infinity, limit: null }, { pumps: false }).recommendedM).toBeNull();
   });
 
+  it('of an alarm that nothing bounds from above keeps a margin to its lower end', () => {
+    expect(of({ floorM: 0.02, limit: null }, { pumps: false }).recommendedM).toBe(0.03);
+  });
+
   it('is where runs are long enough, if that is higher', () => {
     // In a V of 45° between off at h and on at h + 30 mm lie 30 mm · (2h + 30 mm) a metre.
     const vee = { ...box, shape: { kind: 'v' as const, deadriseDeg: 45, widthM: 2 } };
@@ -69,4 +73,13 @@ test('a pump’s float that comes after another hangs clear of slop above it, in
   // On at 80 mm at the earliest: base at 25 mm, and 60 mm above that.
   expect(recommended([0.08, null])).toBeCloseTo(0.085, 9);
   expect(recommended([null, null])).toBeLessThan(0.03);
+});
+
+test('what a run-on takes out counts to the water between on and off', () => {
+  // 30 mm over 0.4 m² are 12 L; four seconds at 0.5 L/s are 2 L more: 14 L, one and a half times 9.333 L.
+  const float = { ...hinged, runOnS: 4 };
+  const of = (drainBackM3: number) =>
+    floatWindow(questionOf([poseOf(box, float, { trimDeg: 0, heelDeg: 0 }, { flow: 5e-4, drainBackM3 })], float));
+  expect(of(0.00933).open).toBe(true);
+  expect(of(0.00934)).toMatchObject({ open: false, never: { rule: 'drain-back' } });
 });

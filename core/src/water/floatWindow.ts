@@ -98,8 +98,8 @@ export function floatWindow(question: WindowQuestion): FloatWindow {
   const comfort = meant ? comfortOf(question, pieces) : [];
   const ends = meant ?? clashing(rules);
   const [minM, maxM] = [finite(ends.fromM), finite(ends.toM)];
-  const open = never === null && meant !== undefined;
-  const inMeant = comfort.find(({ fromM }) => meant !== undefined && fromM <= meant.toM + SLACK_M) ?? comfort[0];
+  const open = meant !== undefined;
+  const [inMeant] = comfort;
   const comfortMinM = inMeant ? Math.max(inMeant.fromM, -HIGHEST_M) : null;
   return {
     minM,

@@ -207,3 +207,18 @@ describe('where a pump and its hose agree', () => {
     }
   });
 });
+
+test('of a hose that dips only what lies above the crest before it runs back', () => {
+  const through = (...heights: readonly [number, number, ...number[]]): Hose['route'] => {
+    const [first, second, ...rest] = heights.map((heightM, at) => point(at, heightM));
+    if (!first || !second) throw new Error('A route has two points.');
+    return [first, second, ...rest];
+  };
+  // One metre up to the crest, and half of the last piece: from 1 m of its 0.8 to 1.2 m.
+  expect(drainBackM3({ ...riser, route: through(0, 1, 0.5, 0.8, 1.2) }, level)).toBeCloseTo(
+    ((Math.PI * 0.025 ** 2) / 4) * 1.5,
+    12,
+  );
+  // What falls away behind the highest point runs out.
+  expect(drainBackM3({ ...riser, route: through(0, 1, 0.2, 0.9) }, level)).toBeCloseTo((Math.PI * 0.025 ** 2) / 4, 12);
+});

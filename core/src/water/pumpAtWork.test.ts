@@ -264,3 +264,40 @@ describe('a pump at work', () => {
     expect(pump.result().pumpedM3).toBeCloseTo(0.0001 + 5 * 0.0003, 12);
   });
 });
+
+test('cycles that come again are counted: begun, ended and pumped so many times more, later by so many periods', () => {
+  const pump = new PumpAtWork(pumpOf({ drainBackM3: 0.001 }), null, 0.005, 0.007, 0.03);
+  const before = pump.tally();
+  pump.start(10, 0.03, true);
+  pump.took(0.002, 5);
+  pump.stop(15);
+  const later = new PumpAtWork(pumpOf({ drainBackM3: 0.001 }), null, 0.005, 0.007, 0.03);
+  for (let cycle = 0; cycle < 4; cycle += 1) {
+    later.start(10 + 20 * cycle, 0.03, true);
+    later.took(0.002, 5);
+    later.stop(15 + 20 * cycle);
+  }
+  pump.repeat(before, 3, 20);
+  expect(pump.tally()).toEqual(later.tally());
+  expect(pump.result()).toEqual(later.result());
+  // A run that is under way began so much later.
+  for (const one of [pump, later]) one.start(100, 0.03, true);
+  const under = pump.tally();
+  pump.start(110, 0.03, true);
+  pump.repeat(under, 2, 10);
+  pump.stop(140);
+  expect(pump.result().longestRunS).toBeCloseTo(10, 12);
+});
+
+test('one that ran on through the cycles of another has pumped so much more since its start', () => {
+  // Its own water is 2 L: what counts is what left through the hose since it began.
+  const pump = new PumpAtWork(pumpOf({ drainBackM3: 0.002 }), null, 0.005, 0.007, 0.03);
+  pump.start(0, 0.03, true);
+  pump.took(0.0025, 5);
+  const before = pump.tally();
+  pump.took(0.0006, 5);
+  pump.repeat(before, 5, 5);
+  expect(pump.result().pumpedM3).toBeCloseTo(0.0011 + 5 * 0.0006, 12);
+  pump.stop(60);
+  expect(pump.result().ownWaterRuns).toBe(0);
+});

@@ -37,6 +37,16 @@ describe('a curve through a maker’s points', () => {
     expect(curve.headM(curve.openFlow)).toBeCloseTo(0, 6);
   });
 
+  it('leaves a point out whose head does not fall', () => {
+    // 3 m at 0 and at 1000 L/h: only the first counts, and the line to 1 m at 2000 L/h is straight.
+    const level = throughPoints([
+      { flow: 0, headM: 3 },
+      { flow: 1000 / 3.6e6, headM: 3 },
+      { flow: 2000 / 3.6e6, headM: 1 },
+    ]);
+    expect(level.headM(1000 / 3.6e6)).toBeCloseTo(2, 12);
+  });
+
   it('never rises', () => {
     fc.assert(
       fc.property(anyPoints, fc.double({ min: 0, max: 1.2, noNaN: true }), (points, share) => {

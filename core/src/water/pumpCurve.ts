@@ -55,7 +55,7 @@ export function throughPoints(points: readonly CurvePoint[]): PumpCurve {
   const at = (list: readonly number[], index: number) => list[index] ?? 0;
   const pieceOf = (flow: number) => {
     let piece = 0;
-    while (piece < last - 1 && flow > at(flows, piece + 1)) piece += 1;
+    while (flow > at(flows, piece + 1)) piece += 1;
     return piece;
   };
   const headM = (flow: number): number => {
@@ -71,17 +71,15 @@ export function throughPoints(points: readonly CurvePoint[]): PumpCurve {
       at(slopes, piece + 1) * width * u * u * (u - 1)
     );
   };
-  return { headM, shutOffM: headM(0), openFlow: openFlowOf(headM, flows, heads) };
+  return { headM, shutOffM: headM(0), openFlow: openFlowOf(headM, flows) };
 }
 
 /** Where the head is 0: on the last line, or between the points. */
-function openFlowOf(headM: (flow: number) => number, flows: readonly number[], heads: readonly number[]): number {
+function openFlowOf(headM: (flow: number) => number, flows: readonly number[]): number {
   let low = flows[0] ?? 0;
   let high = flows[flows.length - 1] ?? 0;
-  if ((heads[heads.length - 1] ?? 0) > 0) {
-    const step = high - low;
-    while (headM(high) > 0) high += step;
-  }
+  const width = high - low;
+  while (headM(high) > 0) high += width;
   for (let step = 0; step < 200 && high - low > 1e-15; step += 1) {
     const middle = (low + high) / 2;
     if (headM(middle) > 0) low = middle;
@@ -90,6 +88,7 @@ function openFlowOf(headM: (flow: number) => number, flows: readonly number[], h
   return (low + high) / 2;
 }
 
+/** Slopes at points that fall throughout, held where a piece would rise between them. */
 function monotoneSlopes(x: readonly number[], y: readonly number[]): number[] {
   const count = x.length;
   const chord = Array.from(
@@ -100,14 +99,9 @@ function monotoneSlopes(x: readonly number[], y: readonly number[]): number[] {
     if (k === 0) return chord[0] ?? 0;
     if (k === count - 1) return chord[count - 2] ?? 0;
     const [before, after] = [chord[k - 1] ?? 0, chord[k] ?? 0];
-    return before * after <= 0 ? 0 : (before + after) / 2;
+    return (before + after) / 2;
   });
   chord.forEach((secant, k) => {
-    if (secant === 0) {
-      slopes[k] = 0;
-      slopes[k + 1] = 0;
-      return;
-    }
     const [a, b] = [(slopes[k] ?? 0) / secant, (slopes[k + 1] ?? 0) / secant];
     const size = Math.hypot(a, b);
     if (size <= 3) return;

@@ -80,7 +80,7 @@ function round(radius: number, slope: number): Section {
   };
   return {
     areaM2,
-    breaks: [lowest, radius - Math.abs(slope) * radius, radius + Math.abs(slope) * radius].sort((a, b) => a - b),
+    breaks: [lowest, radius - Math.abs(slope) * radius, radius + Math.abs(slope) * radius],
     rooted: true,
     floorM: (offset) =>
       Math.abs(offset) > radius + 1e-12 ? Infinity : radius - Math.sqrt(Math.max(0, radius * radius - offset * offset)),

@@ -17,6 +17,7 @@ describe('several parts at once', () => {
       sensor: { kind: 'float', onM: 0.155, offM: 0.125, onDelayS: 0, runOnS: 0 },
     });
     const run = simulate(questionOf({ pumps: [pumpOf(), backup], batteries, ingress: rain, seconds: 10 * day }));
+    expect([run.spillsAtS, run.spilledM3]).toEqual([null, 0]);
     expect(run.batteries[0]?.usedUpAtS).toBeGreaterThan(0);
     expect(run.batteries[0]?.ampHours).toBeCloseTo(1, 6);
     expect(run.batteries[1]?.usedUpAtS).toBeNull();
@@ -42,6 +43,21 @@ describe('several parts at once', () => {
     expect(run.pumps[0]?.pumpedM3).toBeCloseTo((7200 - 24) / 3600 - 0.004, 6);
     expect(run.spilledM3).toBeCloseTo((2 * (7200 - 24)) / 3600, 6);
     expect(Math.abs(run.massErrorM3)).toBeLessThan(1e-9);
+  });
+
+  it('a hose that runs back into a well too small for its water spills at every stop, counted or gone through', () => {
+    const asked = questionOf({
+      topM: 0.05,
+      pumps: [pumpOf({ drainBackM3: 0.014, sensor: { kind: 'float', onM: 0.05, offM: 0.02, onDelayS: 0, runOnS: 0 } })],
+      ingress: rain,
+      seconds: day,
+    });
+    const [counted, through] = [simulate(asked), simulate({ ...asked, throughCycles: true })];
+    expect(counted.events).toBeLessThan(through.events / 10);
+    expect(counted.spilledM3).toBeGreaterThan(0.1);
+    expect(counted.spilledM3).toBeCloseTo(through.spilledM3, 6);
+    expect(counted.pumps[0]?.starts).toBe(through.pumps[0]?.starts);
+    expect(Math.abs(counted.massErrorM3)).toBeLessThan(1e-9);
   });
 
   it('an alarm with a delay is heard that much later, and cycles that pass it are gone through', () => {
