@@ -249,6 +249,7 @@ describe('how it is wired', () => {
     const [own] = wiredAsOfAlarm({ circuit, units, petrol, conductors, behaviour, water });
     expect(own?.code).toBe('alarm-own-battery');
     expect(own?.text).toContain('Lift the float before each trip');
+    expect(own?.beforeWork).toBe(false);
   });
 
   it('says of an always-live pump that only its fuse, or both, make it dead', () => {
@@ -259,6 +260,8 @@ describe('how it is wired', () => {
     const statements = said({ options: ['pump', 'leg-fuses'], circuit: apart });
     expect(statements).toEqual(expect.arrayContaining(['two-fuses-to-pull', 'manual-breaks-auto']));
     expect(statements).not.toContain('only-fuse-isolates');
+    const work = wiredAsOf(factsOf({ options: ['pump', 'leg-fuses'], circuit: apart }));
+    expect(work.find(({ code }) => code === 'two-fuses-to-pull')?.beforeWork).toBe(true);
     // A three-way switch isolates, whatever its panel says of legs.
     expect(said({ circuit: apart })).not.toContain('two-fuses-to-pull');
   });
@@ -279,6 +282,8 @@ describe('how it is wired', () => {
     );
     const sharedFeed = { leaderId: 'a', leaderName: 'Primary', rating: null, sizes: {} };
     expect(said({ sharedFeed })).toContain('shared-feed');
+    const shared = wiredAsOf(factsOf({ sharedFeed })).find(({ code }) => code === 'shared-feed');
+    expect(shared?.beforeWork).toBe(true);
     expect(said({ water: waterOf() })).toContain('oily-water');
     expect(said({ water: waterOf(), automatic: false })).not.toContain('oily-water');
   });

@@ -3,6 +3,9 @@ import { aRating, formatAmps, formatVolts, plainNumber } from '../units';
 import type { BatteryCircuit, BatteryFacts, BoatFacts } from './batteryFacts';
 import { bySeverity, type FixIdea, type Judgement } from './finding';
 
+/** A circuit's own share is named from here, Ah a day: less would read as nothing. */
+const SHOWN_AH = 0.005;
+
 const SLACK = 1 + 1e-9;
 /** A thousandth of an ampere-hour a day is no drain. */
 const NO_DRAIN_AH = 1e-3;
@@ -221,13 +224,14 @@ function standingRule(
   const neededDays = leftAloneDays * ourRules.leftAloneFactor.value;
   if (days * SLACK >= neededDays) return [];
   const each = circuits
-    .filter(({ standingA }) => standingA * 24 > NO_DRAIN_AH)
+    .filter(({ standingA }) => 24 * standingA >= SHOWN_AH)
     .map(({ circuit, standingA }) => `${circuit.name} ${plainNumber(24 * standingA, 2)} Ah a day`);
+  const flows = each.length === 0 ? 'a little flows' : `${listed(each)} ${each.length === 1 ? 'flows' : 'flow'}`;
   return [
     {
       code: 'standing-draw',
       severity: 'caution',
-      message: `While nobody is aboard, with nothing to pump, ${listed(each)} ${each.length === 1 ? 'flows' : 'flow'} out of ${battery.name}: its charge lasts ${plainNumber(Math.max(0, days), 1)} days, and ${plainNumber(neededDays, 1)} are wanted for ${plainNumber(leftAloneDays, 1)} days left alone. Use a light that draws less, a larger battery, or a trickle charge.`,
+      message: `While nobody is aboard, with nothing to pump, ${flows} out of ${battery.name}: its charge lasts ${plainNumber(Math.max(0, days), 1)} days, and ${plainNumber(neededDays, 1)} are wanted for ${plainNumber(leftAloneDays, 1)} days left alone. Use a light that draws less, a larger battery, or a trickle charge.`,
       rule: `The charge lasts ${ourRules.leftAloneFactor.value} times as long as the boat is left alone.`,
       source: OUR_RULE,
       at: ['battery'],

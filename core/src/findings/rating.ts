@@ -76,9 +76,7 @@ export function ownDevices({ protection, sharedFeed }: Pick<CircuitFacts, 'prote
 
 /** The device in words: "The 7.5 A blade fuse", "The panel fuse of 10 A". */
 function named({ id, name, kind, ratingA }: DeviceFacts, rating = formatAmps(ratingA)): string {
-  return id === 'fuse'
-    ? `The ${rating} ${protectionFamilies[kind].name}`
-    : `The ${name.toLowerCase()} of ${rating}`;
+  return id === 'fuse' ? `The ${rating} ${protectionFamilies[kind].name}` : `The ${name.toLowerCase()} of ${rating}`;
 }
 
 /** A share in whole percent, or in as many digits as it takes to tell it from the limit beside it. */

@@ -101,6 +101,14 @@ describe('several circuits on one battery', () => {
       netAhPerDay: 3,
     });
     expect(drawn[0]?.message).toContain('Main 2.4 Ah a day flows out of House');
+    // What would read as nothing is not named: from 0.005 Ah a day on.
+    const little = (standingA: number) =>
+      judged([circuitOf('main', { standingA: 0.1 }), circuitOf('backup', { standingA })], { netAhPerDay: 3 })[0]
+        ?.message;
+    expect(little(0.0051 / 24)).toContain('Main 2.4 Ah a day and Backup 0.01 Ah a day flow');
+    expect(little(0.0049 / 24)).toContain('Main 2.4 Ah a day flows');
+    const least = judged([circuitOf('main', { standingA: 1e-4 })], { netAhPerDay: 0.0024, usableAh: 0 });
+    expect(least[0]?.message).toContain('a little flows out of House');
     const both = judged([circuitOf('main', { standingA: 0.1 }), circuitOf('backup', { standingA: 0.2 })], {
       netAhPerDay: 8,
     });
@@ -179,4 +187,3 @@ describe('a feed taken over', () => {
     expect(told({ kind: 'blade', ratingA: 7.5 })).not.toContain('taken over');
   });
 });
-

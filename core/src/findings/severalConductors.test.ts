@@ -1,4 +1,14 @@
-import { behaviourOf, codesOf, conductorOf, factsOf, find, ideasOf, plainCircuit, protectionOf, rowOf } from './facts.fixture';
+import {
+  behaviourOf,
+  codesOf,
+  conductorOf,
+  factsOf,
+  find,
+  ideasOf,
+  plainCircuit,
+  protectionOf,
+  rowOf,
+} from './facts.fixture';
 import { conductorRules, leadRules, stepDownRules, tapRules, wiredAsOf, wiringRules } from './said.fixture';
 
 // Where a rule concerns several things: which of them it names, with whose figure, and what it leaves out.

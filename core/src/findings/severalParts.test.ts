@@ -1,4 +1,16 @@
-import { behaviourOf, codesOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf, rowOf, soundRows, supplyOf } from './facts.fixture';
+import {
+  behaviourOf,
+  codesOf,
+  deviceOf,
+  factsOf,
+  find,
+  ideasOf,
+  plainCircuit,
+  protectionOf,
+  rowOf,
+  soundRows,
+  supplyOf,
+} from './facts.fixture';
 import { contactRules, dropRules, faultRules, relayRules, runRules, sneakRules } from './said.fixture';
 
 // Where a rule concerns several things: which of them it names, with whose figure, and what it leaves out.
@@ -109,6 +121,15 @@ describe('several settings', () => {
     expect(codesOf(runRules(twoFloats))).toEqual(['never-stops']);
   });
 
+  it('in which another circuit is off count as its own, those in which it is at work do not', () => {
+    const beside = (position: 'off' | 'manual') => [
+      ...soundRows,
+      rowOf({ switch: 'off', float: 'down', volts: { pump: 12 }, others: { neighbour: position } }),
+    ];
+    expect(codesOf(runRules(factsWith(beside('off'))))).toEqual(['runs-when-off']);
+    expect(codesOf(runRules(factsWith(beside('manual'))))).toEqual([]);
+  });
+
   it('need one in which a raised float starts it, not any', () => {
     // It runs with the float down only: water still starts nothing.
     const upside = doing(
@@ -181,4 +202,3 @@ describe('several settings', () => {
     );
   });
 });
-

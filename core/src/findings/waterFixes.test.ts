@@ -71,6 +71,11 @@ describe('the float', () => {
     const aslant = servesOnce(({ float: at }) => (at?.yM ?? 1) <= 0.384, { float: { ...float, xM: 0.4, yM: 0.4 } });
     const pumpAt = { xM: 0.1, yM: 0, zM: 0 };
     expect(only(moveTowardsPump(wet({ pumpAt }), aslant))?.float).toEqual({ xM: 0.388, yM: 0.384, zM: 0.08 });
+    // Of 300 mm along and 400 across to a pump at 0.4 across, half.
+    const across = servesOnce(({ float: at }) => (at?.yM ?? 0) >= 0.6, { float: { ...float, xM: 0, yM: 0.5 } });
+    expect(labels(moveTowardsPump(wet({ pumpAt: { xM: 0, yM: 1, zM: 0 } }), across))).toEqual([
+      'Move the float 100\u00a0mm towards the pump',
+    ]);
     expect(
       moveTowardsPump(
         wet(),
@@ -110,6 +115,7 @@ describe('the float', () => {
       );
     expect(labels(opensAt(0.07))).toEqual(['Fit a float with on at 70\u00a0mm, off at 25\u00a0mm']);
     expect(only(opensAt(0.07))?.float).toEqual({ xM: 0.3, zM: 0.08, onM: 0.07, offM: 0.025 });
+    expect(labels(opensAt(0))).toEqual(['Fit a float with on at 60\u00a0mm, off at 25\u00a0mm']);
     expect(opensAt(0.3)).toHaveLength(1);
     expect(opensAt(0.31)).toEqual([]);
     const tall = { float: { ...float, onM: 0.2 } };

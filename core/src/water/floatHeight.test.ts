@@ -17,6 +17,8 @@ describe('the height recommended', () => {
     expect(of({ floorM: 0.02, limit: { levelM: 0.091, id: 'joints' } }).recommendedM).toBeCloseTo(0.028, 9);
     // From 20 to 35.2 mm: the middle, 27.6, to the millimetre.
     expect(of({ floorM: 0.02, limit: { levelM: 0.0902, id: 'joints' } }).recommendedM).toBeCloseTo(0.028, 9);
+    // From 20.1 to 20.3 mm: the middle, since the millimetre lies below.
+    expect(of({ floorM: 0.0201, limit: { levelM: 0.0753, id: 'joints' } }).recommendedM).toBeCloseTo(0.0202, 9);
     // From 20.2 to 20.8 no whole millimetre serves.
     expect(of({ floorM: 0.0202, limit: { levelM: 0.0758, id: 'joints' } }).recommendedM).toBeCloseTo(0.0205, 9);
   });

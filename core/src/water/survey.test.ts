@@ -201,6 +201,8 @@ describe('points of a maker’s curve', () => {
       null,
     ]);
     expect(curveFrom({ currentA: 5, shutOffHeadM: 3 }, motor)).toBeNull();
+    const falling = [3, 2].map((headM) => ({ flowLPerH: 2000, headM, volts: 12 }));
+    expect(curveFrom({ currentA: 5, curve: falling }, motor)).toBeNull();
   });
 });
 
