@@ -47,9 +47,15 @@ describe('the answer as a whole', () => {
     expect(working[2]?.sum).toContain('× 0.85 (engine space)');
     const reasons = protectionReasons(answer.facts, answer.findings);
     expect(reasons).toHaveLength(8);
-    expect(reasons.filter(({ verdict }) => verdict !== null).map(({ question }) => question)).toEqual([
-      'Can break a short beside the battery',
+    // A maker's figure that nobody read is not good, nor is a stalled pump whose winding may turn the verdict.
+    expect(reasons.flatMap(({ question, verdict }) => (verdict === null ? [] : [[question, verdict]]))).toEqual([
+      ['Within the maker’s figure', 'note'],
+      ['Opens on a stalled pump', 'note'],
+      ['Can break a short beside the battery', 'caution'],
     ]);
+    const read = sized({ pump: { currentA: 5, makerFuseA: 10, thermalGuard: 'label' } });
+    const known = protectionReasons(read.facts, read.findings).filter(({ verdict }) => verdict !== null);
+    expect(known.map(({ question }) => question)).toEqual(['Can break a short beside the battery']);
   });
 
   it('reports plain numbers under the names of the contract', () => {

@@ -28,7 +28,9 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
     answer,
     verdict: codes.includes('caution')
       ? 'caution'
-      : worstSeverity(findings.filter((finding) => codes.includes(finding.code))),
+      : codes.includes('note')
+        ? 'note'
+        : worstSeverity(findings.filter((finding) => codes.includes(finding.code))),
   });
   const height = (metres: number) => formatQuantity(metres, 'shortLength', facts.units);
   const onChargeA = protection.devices.find(({ id }) => id === 'fuse')?.onChargeA ?? 0;
@@ -47,7 +49,8 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
       makerA === null
         ? 'Not entered. Look for it on the pump’s label.'
         : `The pump’s maker allows ${formatAmps(makerA)}.`,
-      'rating-over-maker',
+      // What nobody has read is not good: it is not known.
+      makerA === null ? 'note' : 'rating-over-maker',
     ),
     link(
       'Protects the smallest conductor',
@@ -59,6 +62,7 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
       'Opens on a stalled pump',
       `${formatAmps(protection.lockedRotorA)} at 12.0 V through this wiring; slowest${panel ? ' of the sooner device' : ''}: ${opens(protection.lockedRotorOpening)}. Good within 10 s.`,
       'locked-rotor-slow',
+      'locked-rotor-winding',
     ),
     link(
       'Opens on a short at the pump',
