@@ -9,7 +9,10 @@ const coreFloors = [
   'schemes',
   'file',
   'findings',
+  'sizing',
+  'explain',
   'assess',
+  'runs',
   'documents',
 ];
 

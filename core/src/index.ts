@@ -1,11 +1,14 @@
 export * from './assess';
 export * from './circuit';
 export * from './documents';
+export * from './explain';
 export * from './file';
 export * from './findings';
 export * from './job';
 export * from './reference';
+export * from './runs';
 export * from './schemes';
+export type { Alternative } from './sizing';
 export * from './units';
 export * from './water';
 export * from './wiring';

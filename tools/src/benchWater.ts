@@ -1,4 +1,5 @@
-import { assess, runWell, simQuestionOf, waterOf, type WellRunQuestion } from '@harbor-latch/core/assess/index';
+import { assess } from '@harbor-latch/core/assess/index';
+import { runWell, simQuestionOf, waterOf, type WellRunQuestion } from '@harbor-latch/core/runs/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import { defaults, ourRules } from '@harbor-latch/core/reference/index';
 import {

@@ -1,20 +1,19 @@
+import { assess, plainFinding } from '@harbor-latch/core/assess/index';
 import {
-  assess,
+  ingressOf,
   lastingFindings,
-  plainFinding,
-  runWell,
-  seededRandom,
-  spreadOf,
-  throwDays,
-  wellRuns,
   type RunFault,
   type RunReport,
+  runWell,
+  seededRandom,
   type Spread,
+  spreadOf,
   type SpreadQuestion,
-} from '@harbor-latch/core/assess/index';
+  throwDays,
+  wellRuns,
+} from '@harbor-latch/core/runs/index';
 import type { Finding } from '@harbor-latch/core/findings/index';
 import type { Job } from '@harbor-latch/core/job/index';
-import { ingressOf } from '@harbor-latch/core/assess/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
 

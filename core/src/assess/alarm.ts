@@ -3,10 +3,7 @@ import { judgeAlarm, wiredAsOfAlarm, type AlarmFacts, type Finding, type Stateme
 import type { Circuit } from '../job';
 import { minimumSize } from '../reference';
 import { differencesInWords, netlistOf, planCircuit, rewire, type Plan } from '../schemes';
-import { netlistAsWired } from './behaviour';
-import { conductorFacts } from './conductors';
-import { everySolved } from './settings';
-import { ohmsAt, sizeNamed } from './sizing';
+import { conductorFacts, everySolved, netlistAsWired, ohmsAt, sizeNamed } from '../sizing';
 import type { Surroundings } from './surroundings';
 import { floatEffect, tryFixes } from './tryFixes';
 import { waterFactsOf } from './waterFacts';

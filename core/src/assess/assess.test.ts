@@ -1,8 +1,7 @@
 import { assess, standingOf, worstStanding } from './assess';
 import { jobOf, sized } from './assess.fixture';
-import { protectionReasons } from './reasons';
+import { conductorWorking, protectionReasons } from '../explain';
 import { assessReport } from './report';
-import { conductorWorking } from './working';
 
 describe('the answer as a whole', () => {
   it('lists what the survey still needs instead of guessing it', () => {

@@ -12,7 +12,7 @@ import {
 import { schemeOf } from '../schemes';
 import type { UnitSystem } from '../units';
 import type { AssessedCircuit } from './circuit';
-import { solveIn, withSupply } from './settings';
+import { solveIn, withSupply } from '../sizing';
 
 type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
 

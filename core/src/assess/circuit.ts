@@ -23,14 +23,31 @@ import {
 } from '../schemes';
 import { proposeRating } from '../wiring';
 import { assessAlarm, type AssessedAlarm } from './alarm';
-import { alternativesOf, type Alternative } from './alternatives';
-import { behaviourOf, contactsOf, netlistAsWired, rowsAt } from './behaviour';
-import { conductorFacts } from './conductors';
+import {
+  type Alternative,
+  alternativesOf,
+  behaviourOf,
+  conductorFacts,
+  contactsOf,
+  dropInForce,
+  leastBy,
+  type NamedSize,
+  netlistAsWired,
+  ohmsAt,
+  ownFeedOnly,
+  proposeSize,
+  protectionFacts,
+  ratingInForce,
+  rowsAt,
+  runningSettings,
+  sizeNamed,
+  smallerSizeOf,
+  type Solved,
+  solveIn,
+  withRating,
+  withSupply,
+} from '../sizing';
 import { needsOf, type Need } from './needs';
-import { protectionFacts, ratingInForce, withRating } from './protection';
-import { leastBy, ownFeedOnly, runningSettings, solveIn, withSupply, type Solved } from './settings';
-import { dropInForce, ohmsAt, proposeSize, sizeNamed, type NamedSize } from './sizing';
-import { smallerSizeOf } from './smallerSize';
 import type { Surroundings } from './surroundings';
 import { pumpEffect, tryFixes, type Judged } from './tryFixes';
 import { waterFactsOf } from './waterFacts';

@@ -2,8 +2,7 @@ import { conductorList } from '../documents';
 import { newCircuit, type Circuit } from '../job';
 import { assess } from './assess';
 import { jobOf, sized } from './assess.fixture';
-import { assumptionsOf } from './assumptions';
-import { circuitWorking, conductorWorking } from './working';
+import { assumptionsOf, circuitWorking, conductorWorking } from '../explain';
 
 const battery = { id: 'house', name: 'House' };
 const circuit = (more: Partial<Circuit> = {}): Circuit => ({

@@ -1,4 +1,4 @@
-import { ingressOf, type RunFault } from '@harbor-latch/core/assess/index';
+import { ingressOf, type RunFault } from '@harbor-latch/core/runs/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { batteryChemistry } from '@harbor-latch/core/reference/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';

@@ -1,4 +1,4 @@
-import { waterOf } from '@harbor-latch/core/assess/index';
+import { waterOf } from '@harbor-latch/core/runs/index';
 import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';

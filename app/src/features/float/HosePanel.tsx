@@ -1,4 +1,5 @@
-import { hoseChoices, hoseWorking, waterOf } from '@harbor-latch/core/assess/index';
+import { hoseWorking } from '@harbor-latch/core/explain/index';
+import { hoseChoices, waterOf } from '@harbor-latch/core/runs/index';
 import { hoseBoresM } from '@harbor-latch/core/findings/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';

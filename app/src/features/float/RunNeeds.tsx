@@ -1,4 +1,4 @@
-import { runNeeds } from '@harbor-latch/core/assess/index';
+import { runNeeds } from '@harbor-latch/core/runs/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { assessed as assessedOf } from '../../data/boats';
 import { BigButton } from '../../ui/BigButton';

@@ -1,4 +1,4 @@
-import { ingressOf, type RunReport, type Spread } from '@harbor-latch/core/assess/index';
+import { ingressOf, type RunReport, type Spread } from '@harbor-latch/core/runs/index';
 import type { Finding } from '@harbor-latch/core/findings/index';
 import type { Circuit, CircuitWater, Job } from '@harbor-latch/core/job/index';
 import { posesOf } from '@harbor-latch/core/water/index';

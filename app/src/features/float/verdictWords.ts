@@ -1,4 +1,4 @@
-import type { RunReport, Verdict } from '@harbor-latch/core/assess/index';
+import type { RunReport, Verdict } from '@harbor-latch/core/runs/index';
 
 /** What a run showed, in a few words. */
 export const verdictWords: Readonly<Record<Verdict, { readonly short: string; readonly stop: boolean }>> = {

@@ -1,4 +1,5 @@
-import { circuitsOf, waterOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { circuitsOf, waterOf } from '@harbor-latch/core/runs/index';
 import type { WaterFacts } from '@harbor-latch/core/findings/index';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';

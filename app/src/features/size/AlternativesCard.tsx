@@ -1,4 +1,4 @@
-import type { Alternative } from '@harbor-latch/core/assess/index';
+import type { Alternative } from '@harbor-latch/core/sizing/index';
 import { dropSchools } from '@harbor-latch/core/reference/index';
 import { formatPercent, formatVolts, shownUnit, toUnit } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';

@@ -1,4 +1,5 @@
-import { circuitWorking, standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { circuitWorking } from '@harbor-latch/core/explain/index';
 import type { CircuitFacts } from '@harbor-latch/core/findings/index';
 import { defaults, dropSchools, protectionFamilies } from '@harbor-latch/core/reference/index';
 import { formatPercent, formatVolts } from '@harbor-latch/core/units/index';

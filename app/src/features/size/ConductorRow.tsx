@@ -1,4 +1,4 @@
-import { conductorWorking } from '@harbor-latch/core/assess/index';
+import { conductorWorking } from '@harbor-latch/core/explain/index';
 import type { ConductorFacts } from '@harbor-latch/core/findings/index';
 import { conductorSizes } from '@harbor-latch/core/reference/index';
 import { formatAmps, formatOhms, formatQuantity, plainNumber } from '@harbor-latch/core/units/index';

@@ -1,4 +1,5 @@
-import { protectionReasons, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { protectionReasons } from '@harbor-latch/core/explain/index';
 import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';

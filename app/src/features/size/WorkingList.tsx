@@ -1,4 +1,4 @@
-import type { WorkingStep } from '@harbor-latch/core/assess/index';
+import type { WorkingStep } from '@harbor-latch/core/explain/index';
 import { View } from 'react-native';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';

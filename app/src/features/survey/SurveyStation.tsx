@@ -1,4 +1,5 @@
-import { assumptionsOf, batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import { assumptionsOf } from '@harbor-latch/core/explain/index';
 import { doubtsOf, type LegKey } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { useMemo } from 'react';

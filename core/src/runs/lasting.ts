@@ -4,8 +4,8 @@ import { ourRules } from '../reference';
 import { posesOf } from '../water';
 import { hoseBoresM, waterSpeech } from '../findings';
 import type { UnitSystem } from '../units';
-import { assess, batteryOf } from './assess';
-import { asFinding, withFix } from './tryFixes';
+import { assess, batteryOf } from '../assess';
+import { asFinding, withFix } from '../assess/tryFixes';
 import { runReport, type RunReport, type Verdict } from './waterReport';
 import { circuitsOf } from './wellRun';
 

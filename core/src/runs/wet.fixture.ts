@@ -1,5 +1,5 @@
 import type { Circuit, CircuitWater, IngressSource, Job, Pose } from '../job';
-import { jobOf } from './assess.fixture';
+import { jobOf } from '../assess/assess.fixture';
 
 const pump = { currentA: 5, openFlowLPerH: 3000, shutOffHeadM: 4.2 };
 export const hose: NonNullable<CircuitWater['hose']> = {

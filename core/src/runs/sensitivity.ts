@@ -1,5 +1,5 @@
 import type { Circuit, IngressSource, Job } from '../job';
-import { assess } from './assess';
+import { assess } from '../assess';
 import { runReport } from './waterReport';
 
 /** A number from 0 up to 1, not 1, each time it is asked: passed in, so that a run can be had again. */

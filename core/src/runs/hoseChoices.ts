@@ -2,7 +2,7 @@ import { hoseBoresM, waterSpeech } from '../findings';
 import type { UnitSystem } from '../units';
 import type { Circuit, Job } from '../job';
 import { conductorSizes, defaults } from '../reference';
-import { assess } from './assess';
+import { assess } from '../assess';
 import { waterOf } from './wellRun';
 
 /** A change to hose or cable, and what the pump then moves. */

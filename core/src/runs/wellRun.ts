@@ -22,7 +22,7 @@ import {
   type Slopes,
   type SwitchTurn,
 } from '../water';
-import type { AssessedCircuit } from './circuit';
+import type { AssessedCircuit } from '../assess';
 import { driveOf } from './drive';
 
 export type Sized = Extract<AssessedCircuit, { status: 'sized' }>;

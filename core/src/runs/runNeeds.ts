@@ -1,7 +1,7 @@
 import { typicalCurve, type FixIdea } from '../findings';
 import { typicalHose } from '../water';
 import type { Job } from '../job';
-import type { AssessedCircuit } from './circuit';
+import type { AssessedCircuit } from '../assess';
 import { circuitsOf } from './wellRun';
 
 /** What must be known of a pump before a run of its well can be shown, and what is typical until it is. */

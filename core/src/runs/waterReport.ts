@@ -2,8 +2,7 @@ import type { IngressSurvey, Job } from '../job';
 import { batteryChemistry, defaults, ourRules } from '../reference';
 import { schemeOf } from '../schemes';
 import { posesOf, type BatteryRun, type PumpRun, type WaterRun } from '../water';
-import { assess } from './assess';
-import type { AssessedCircuit } from './circuit';
+import { assess, type AssessedCircuit } from '../assess';
 import { runNeeds } from './runNeeds';
 import { circuitsOf, runWell, waterOf, type WellRunQuestion } from './wellRun';
 

@@ -1,7 +1,7 @@
 import { isFloat, motorAt, positionsOf, truthRow, type Motor, type Netlist, type Setting } from '../circuit';
 import type { PlanIds } from '../schemes';
 import { driveCurve, type Drive, type DriveCurve } from '../water';
-import { withPump, withSupply } from './settings';
+import { withPump, withSupply } from '../sizing';
 
 /** A circuit as a long run feels it: what it draws and how fast its pump turns, at any volts at the battery's posts. */
 export function driveOf(netlist: Netlist, motor: Motor, { pump, battery }: PlanIds): Drive {

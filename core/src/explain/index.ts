@@ -1,0 +1,4 @@
+export * from './assumptions';
+export * from './hoseWorking';
+export * from './reasons';
+export * from './working';
