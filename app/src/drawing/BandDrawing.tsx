@@ -1,3 +1,4 @@
+import { doingWords, type Doing } from '@harbor-latch/core/circuit/index';
 import type { Band } from '@harbor-latch/core/schemes/index';
 import { memo, useMemo } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
@@ -211,12 +212,14 @@ const PartAndWords = memo(function PartAndWords({
 }: {
   readonly part: PlacedPart;
   readonly words: readonly string[];
-  readonly doing: string | undefined;
+  readonly doing: Doing | undefined;
   readonly palette: Palette;
   readonly chosen: boolean;
   readonly onSelect: ((id: string | null) => void) | null;
 }) {
-  const said = [...(words.length > 0 ? words : [part.name]), ...(doing === undefined ? [] : [doing])].join(', ');
+  const said = [...(words.length > 0 ? words : [part.name]), ...(doing === undefined ? [] : [doingWords[doing]])].join(
+    ', ',
+  );
   return (
     <G {...touch(`${said} in the ${part.band}`, part.part.id, chosen, onSelect)}>
       <Rect

@@ -1,3 +1,4 @@
+import { turns, type Doing } from '@harbor-latch/core/circuit/index';
 import { memo } from 'react';
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Palette } from '../ui/palette';
@@ -53,7 +54,7 @@ export function AtWork({
   palette,
 }: {
   readonly part: PlacedPart;
-  readonly doing: string | undefined;
+  readonly doing: Doing | undefined;
   readonly palette: Palette;
 }) {
   if (doing === undefined) return null;
@@ -69,16 +70,16 @@ export function AtWork({
           strokeDasharray={doing === 'dim' ? '3 4' : undefined}
         />
       ) : null}
-      {kind === 'alarm' && /sounding/.test(doing) ? (
+      {kind === 'alarm' && doing === 'sounding' ? (
         <Path d="M-20 -10 Q-27 0 -20 10 M-27 -14 Q-37 0 -27 14" {...stroke} />
       ) : null}
-      {(kind === 'pump' || kind === 'shared-load' || kind === 'neighbour') && /^running/.test(doing) ? (
+      {turns(doing) ? (
         <G style={turning(doing)}>
           <Path d="M0 -31 A31 31 0 0 1 29 -11 M0 31 A31 31 0 0 1 -29 11" {...stroke} />
-          <Path d={doing.includes('backwards') ? 'M5 -36 L-1 -31 L5 -26' : 'M22 -13 L29 -10 L31 -17'} {...stroke} />
+          <Path d={doing === 'runningBackwards' ? 'M5 -36 L-1 -31 L5 -26' : 'M22 -13 L29 -10 L31 -17'} {...stroke} />
         </G>
       ) : null}
-      {kind === 'pump' && /humming|locked/.test(doing) ? (
+      {doing === 'humming' || doing === 'locked' ? (
         <Path d="M-34 -8 q-4 4 0 8 t0 8 M34 -8 q4 4 0 8 t0 8" {...stroke} stroke={palette.stop} />
       ) : null}
     </G>
@@ -86,14 +87,14 @@ export function AtWork({
 }
 
 /** A turn about the symbol's middle; held still for those who ask for less motion. */
-function turning(doing: string): object {
+function turning(doing: Doing): object {
   return {
     transformOrigin: '0px 0px',
     animationKeyframes: [{ '0%': { transform: 'rotate(0deg)' }, '100%': { transform: 'rotate(360deg)' } }],
     animationDuration: '1.6s',
     animationIterationCount: 'infinite',
     animationTimingFunction: 'linear',
-    animationDirection: doing.includes('backwards') ? 'reverse' : 'normal',
+    animationDirection: doing === 'runningBackwards' ? 'reverse' : 'normal',
   };
 }
 

@@ -1,3 +1,4 @@
+import { isClosed, type Doing } from '@harbor-latch/core/circuit/index';
 import { memo } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { fonts } from '../ui/theme';
@@ -13,7 +14,7 @@ export const PartSymbol = memo(function PartSymbol({
 }: {
   readonly part: PlacedPart;
   /** What the part is doing, where it is at work; contacts are then drawn as they stand. */
-  readonly doing?: string | undefined;
+  readonly doing?: Doing | undefined;
   readonly ink: string;
   readonly ground: string;
   readonly muted: string;
@@ -23,12 +24,12 @@ export const PartSymbol = memo(function PartSymbol({
 
 function symbol(
   { part, laneStep, posts = {} }: PlacedPart,
-  doing: string | undefined,
+  doing: Doing | undefined,
   ink: string,
   ground: string,
   muted: string,
 ) {
-  const closed = doing !== undefined && /^(on|up|stuck up|wet|stuck wet|pulled in)/.test(doing);
+  const closed = doing !== undefined && isClosed(doing);
   const stroke = { stroke: ink, strokeWidth: 2.5, strokeLinecap: 'round' as const, fill: 'none' };
   switch (part.kind) {
     case 'battery':
@@ -252,7 +253,7 @@ function symbol(
 }
 
 /** Where the lever of a three-way switch points. */
-function leverX(doing: string | undefined, laneStep: number, by: number): number {
+function leverX(doing: Doing | undefined, laneStep: number, by: number): number {
   if (doing !== 'manual' && doing !== 'auto') return 0;
   return (doing === 'manual' ? -1 : 1) * Math.min(by, laneStep);
 }

@@ -1,4 +1,4 @@
-import type { TerminalRef } from '@harbor-latch/core/circuit/index';
+import type { Doing, TerminalRef } from '@harbor-latch/core/circuit/index';
 
 /** What a solved circuit adds to its drawing: currents in its conductors, and what its parts do. */
 export interface Live {
@@ -6,8 +6,8 @@ export interface Live {
   readonly amps: ReadonlyMap<string, number>;
   /** Words beside a conductor or part in place of the drawing's own. */
   readonly words: ReadonlyMap<string, readonly string[]>;
-  /** What a part is doing, as the solver says it. */
-  readonly doing: ReadonlyMap<string, string>;
+  /** What a part is doing. */
+  readonly doing: ReadonlyMap<string, Doing>;
   /** Parts and conductors in which a fault was planted. */
   readonly faulty: ReadonlySet<string>;
   /** Terminals that can be touched; none while parts and conductors are. */

@@ -32,8 +32,8 @@ describe('the voltmeter', () => {
     const atPump = { red: end('pump', 'plus'), black: negative };
     expect(measureVolts(open, set('manual'), atPump)).toBeGreaterThan(12.6);
     // 12.7 V × 30 ÷ (30 + 150) = 2.12 V, less what the LED takes: 3 % of a lamp's power.
-    expect(measureTestLamp(open, set('manual'), atPump).word).toBe('dark');
-    expect(measureTestLamp(three, set('manual'), atPump).word).toBe('lit');
+    expect(measureTestLamp(open, set('manual'), atPump).doing).toBe('dark');
+    expect(measureTestLamp(three, set('manual'), atPump).doing).toBe('lit');
   });
 });
 

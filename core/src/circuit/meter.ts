@@ -2,7 +2,7 @@ import { defaults } from '../reference';
 import { JoinedNumbers } from './joinedNumbers';
 import { assemble } from './assemble';
 import { terminalName, type NetConductor, type Netlist, type TerminalRef } from './netlist';
-import { filamentWord, type Setting } from './parts';
+import { filamentDoing, type Setting } from './parts';
 import { solve } from './solve';
 
 /** The two points touched. */
@@ -21,14 +21,14 @@ export function measureVolts(netlist: Netlist, setting: Setting, probes: Probes)
 export interface TestLampReading {
   readonly volts: number;
   readonly amps: number;
-  readonly word: 'lit' | 'dim' | 'dark';
+  readonly doing: 'lit' | 'dim' | 'dark';
 }
 
 /** What a test lamp shows between two terminals: it is a load of 30 Ω, so a corroded way gives itself away. */
 export function measureTestLamp(netlist: Netlist, setting: Setting, probes: Probes): TestLampReading {
   const point = solve(withMeter(netlist, probes, { ohm: defaults.testLampOhm }), setting);
   const volts = point.voltsAcross(METER, 'red', 'black');
-  return { volts, amps: point.partA(METER), word: filamentWord(volts) };
+  return { volts, amps: point.partA(METER), doing: filamentDoing(volts) };
 }
 
 export type OhmReading =

@@ -6,7 +6,17 @@ import { idealCurrents } from './idealCurrents';
 import type { Netlist, TerminalRef } from './netlist';
 import { numberNodes, rowOf, voltsOver, type Nodes } from './nodes';
 import { settle, type Settled } from './operatingPoint';
-import { canLatch, countedAt, latchOf, stateIn, wordOf, type Part, type Setting } from './parts';
+import {
+  canLatch,
+  countedAt,
+  doingOf,
+  doingWords,
+  latchOf,
+  stateIn,
+  type Doing,
+  type Part,
+  type Setting,
+} from './parts';
 import { wiringOf } from './terminals';
 
 /** So many changes of a relay's state mean that it chatters. */
@@ -24,7 +34,9 @@ export interface OperatingPoint {
   terminalA(terminal: TerminalRef): number;
   /** A part's own current, A: what a battery delivers, a pump draws, a contact carries. 0 for a part that has none. */
   partA(id: string): number;
-  /** What a part is doing, in a word or two. */
+  /** What a part is doing; null where there is none of that id. */
+  doingOf(id: string): Doing | null;
+  /** The same in a word or two; nothing where there is none of that id. */
   wordOf(id: string): string;
   /** Whether a relay is pulled in, or a part's electronics are at work. */
   latched(id: string): boolean;
@@ -174,6 +186,15 @@ function pointOf(
     const at = { part: id, terminal: counted.terminal };
     return counted.sign * (intoOwnElements(assembled, id, assembled.numberOf(at), ampsOf) ?? terminalA(at));
   };
+  const doing = (id: string) => {
+    const part = netlist.parts.find((candidate) => candidate.id === id);
+    if (!part) return null;
+    return doingOf(part, {
+      volts: (terminal) => voltsAt({ part: id, terminal }),
+      amps: partA(id),
+      ...stateIn(setting, id, latched.has(id)),
+    });
+  };
   return {
     iterations,
     voltsAt,
@@ -183,14 +204,10 @@ function pointOf(
     partA,
     latched: (id) => latched.has(id),
     nodeOf: (terminal) => rowOf(nodes, assembled.numberOf(terminal)),
+    doingOf: doing,
     wordOf: (id) => {
-      const part = netlist.parts.find((candidate) => candidate.id === id);
-      if (!part) return '';
-      return wordOf(part, {
-        volts: (terminal) => voltsAt({ part: id, terminal }),
-        amps: partA(id),
-        ...stateIn(setting, id, latched.has(id)),
-      });
+      const known = doing(id);
+      return known === null ? '' : doingWords[known];
     },
   };
 }

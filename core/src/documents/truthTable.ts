@@ -1,6 +1,8 @@
 import {
+  doingWords,
   isFloat,
   truthTable,
+  turns,
   type FloatPosition,
   type Netlist,
   type Part,
@@ -35,14 +37,14 @@ export function truthWords(netlist: Netlist, plan: Plan): TruthWords[] {
     const { point } = row;
     const pump = netlist.parts.find(({ kind }) => kind === 'pump');
     const lead = pump ?? netlist.parts.find(({ kind }) => kind === 'alarm');
-    const word = point && lead ? point.wordOf(lead.id) : 'chatters';
+    const doing = (point && lead && point.doingOf(lead.id)) || 'chattering';
     const source = netlist.parts.find(({ kind }) => kind === 'battery') ?? lead;
     return {
       key: keyOf(netlist, row.setting),
       setting: settingWords(netlist, row.setting, nameOf),
       row,
-      pump: word,
-      runs: /^(running|sounding)/.test(word),
+      pump: doing === 'chattering' ? 'chatters' : doingWords[doing],
+      runs: doing === 'sounding' || turns(doing),
       others: point
         ? netlist.parts
             .filter(({ id, kind }) => SHOWN.includes(kind) && id !== lead?.id)

@@ -26,7 +26,7 @@ export const fedAlarmRules: RuleFamily = (facts) => {
 };
 
 function sounds({ point }: SolvedRow): boolean {
-  return point.wordOf('alarm') === 'sounding';
+  return point.doingOf('alarm') === 'sounding';
 }
 
 function isUp({ setting }: SolvedRow): boolean {

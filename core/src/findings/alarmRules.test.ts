@@ -1,3 +1,4 @@
+import type { Doing } from '../circuit';
 import {
   behaviourOf,
   codesOf,
@@ -57,8 +58,8 @@ describe('one alarm on two circuits', () => {
 describe('alarms', () => {
   const circuit = plainCircuit({ scheme: 'backup-alarm', rewired: { removed: ['x'] } });
   const calling = (
-    up: string,
-    down = 'silent',
+    up: Doing,
+    down: Doing = 'silent',
     options: readonly ['pump', 'alarm'] | readonly ['pump'] = ['pump', 'alarm'],
   ) =>
     factsOf({
@@ -66,8 +67,8 @@ describe('alarms', () => {
       options,
       behaviour: behaviourOf(circuit, {
         rows: [
-          rowOf({ switch: 'off', float: 'up', volts: { pump: 12 }, words: { alarm: up } }),
-          rowOf({ switch: 'off', float: 'down', words: { alarm: down } }),
+          rowOf({ switch: 'off', float: 'up', volts: { pump: 12 }, doing: { alarm: up } }),
+          rowOf({ switch: 'off', float: 'down', doing: { alarm: down } }),
         ],
       }),
     });
@@ -82,7 +83,7 @@ describe('alarms', () => {
   });
 
   it('with their own battery sound then and only then', () => {
-    const alone = (up: string, down: string) => {
+    const alone = (up: Doing, down: Doing) => {
       const { circuit: own, units, petrol, conductors, behaviour, water } = calling(up, down);
       return alarmRules({ circuit: own, units, petrol, conductors, behaviour, water });
     };

@@ -12,7 +12,7 @@ import {
   type Said,
 } from './facts.fixture';
 import { waterOf } from './water.fixture';
-import { CircuitError } from '../circuit';
+import { CircuitError, type Doing } from '../circuit';
 import { relayRules, runRules, sneakRules, wiredAsOf, wiredAsOfAlarm, wiringRules } from './said.fixture';
 
 /** The base circuit with some settings doing otherwise. */
@@ -107,20 +107,20 @@ describe('an electronic sensor', () => {
 
 describe('lights', () => {
   const circuit = plainCircuit({ panel: { light: 'led', armedLight: 'led' }, rewired: { removed: ['x'] } });
-  const lit = (said: (position: string, float: string) => Record<string, string>, amps = 0.015) => {
+  const lit = (said: (position: string, float: string) => Record<string, Doing>, amps = 0.015) => {
     const rows = soundRows.map((row) =>
       rowOf({
         switch: row.setting.switches['switch'] as 'auto',
         float: row.setting.floats['float'] as 'up',
         volts: { pump: row.point?.voltsAcross('pump', 'plus', 'minus') ?? 0 },
-        words: said(row.setting.switches['switch'] ?? '', row.setting.floats['float'] ?? ''),
+        doing: said(row.setting.switches['switch'] ?? '', row.setting.floats['float'] ?? ''),
         amps: { light: amps },
       }),
     );
     return factsOf({ circuit, behaviour: behaviourOf(circuit, { wired: planOfCircuit(circuit), rows }) });
   };
   const running = (position: string, float: string) => position === 'manual' || (position === 'auto' && float === 'up');
-  const sound = (position: string, float: string) => ({
+  const sound = (position: string, float: string): Record<'light' | 'armed', Doing> => ({
     light: running(position, float) ? 'lit' : 'dark',
     armed: position === 'auto' ? 'lit' : 'dark',
   });

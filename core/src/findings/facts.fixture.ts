@@ -1,4 +1,4 @@
-import type { OperatingPoint, Setting, TruthRow } from '../circuit';
+import { doingWords, type Doing, type OperatingPoint, type Setting, type TruthRow } from '../circuit';
 import { newCircuit, type Circuit } from '../job';
 import { ampacity } from '../wiring';
 import { conductorSizes, findSize, minimumSize } from '../reference';
@@ -117,7 +117,7 @@ export interface Said {
   /** Volts across each part. */
   readonly volts?: Readonly<Record<string, number>>;
   /** What each part does. */
-  readonly words?: Readonly<Record<string, string>>;
+  readonly doing?: Readonly<Record<string, Doing>>;
   readonly amps?: Readonly<Record<string, number>>;
   readonly latched?: readonly string[];
 }
@@ -133,7 +133,8 @@ function settingOf({ switch: position, float, others = {} }: Said): Setting {
 export function rowOf(said: Said): TruthRow {
   const point = {
     voltsAcross: (part: string) => said.volts?.[part] ?? 0,
-    wordOf: (part: string) => said.words?.[part] ?? 'dark',
+    doingOf: (part: string) => said.doing?.[part] ?? 'dark',
+    wordOf: (part: string) => doingWords[said.doing?.[part] ?? 'dark'],
     partA: (part: string) => said.amps?.[part] ?? 0,
     conductorA: (id: string) => said.amps?.[id] ?? 0,
     latched: (part: string) => said.latched?.includes(part) ?? true,

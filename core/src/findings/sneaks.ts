@@ -20,7 +20,7 @@ export const sneakRules: RuleFamily = (facts) => {
 /** An armed light that is lit while auto is not selected. */
 function fedBackwards(facts: CircuitFacts, part: LampPart, name: string, rows: readonly SolvedRow[]): Judgement[] {
   const row = rows.find(
-    ({ setting, point }) => setting.switches['switch'] !== 'auto' && point.wordOf(part.id) !== 'dark',
+    ({ setting, point }) => setting.switches['switch'] !== 'auto' && point.doingOf(part.id) !== 'dark',
   );
   if (!row) return [];
   return [
@@ -38,7 +38,7 @@ function fedBackwards(facts: CircuitFacts, part: LampPart, name: string, rows: r
 /** A running light that is lit while the pump stands. */
 function glows(facts: CircuitFacts, part: LampPart, name: string, rows: readonly SolvedRow[]): Judgement[] {
   if (part.shows !== 'running') return fedBackwards(facts, part, name, rows);
-  const row = rows.find((candidate) => candidate.point.wordOf(part.id) !== 'dark' && !runs(facts, candidate));
+  const row = rows.find((candidate) => candidate.point.doingOf(part.id) !== 'dark' && !runs(facts, candidate));
   if (!row) return [];
   const milliamps = plainNumber(1000 * Math.abs(row.point.partA(part.id)), 0);
   const through = Math.abs(pumpVolts(facts, row)) > 1e-6;
@@ -60,7 +60,7 @@ function dark(facts: CircuitFacts, part: LampPart, name: string, rows: readonly 
   const wanted = rows.filter((row) =>
     part.shows === 'running' ? runs(facts, row) : row.setting.switches['switch'] === 'auto',
   );
-  const missed = wanted.filter(({ point }) => point.wordOf(part.id) === 'dark');
+  const missed = wanted.filter(({ point }) => point.doingOf(part.id) === 'dark');
   const [first] = missed;
   if (!first) return [];
   const always = missed.length === wanted.length;

@@ -113,9 +113,9 @@ function readingOf({ netlist, state, row }: Bench, { instrument, red, black }: M
         return { figure: formatVolts(Math.abs(volts) < 0.005 ? 0 : volts), words: 'Voltmeter, 10 MΩ' };
       }
       case 'lamp': {
-        const { volts, amps, word } = measureTestLamp(netlist, setting, probes);
+        const { volts, amps, doing } = measureTestLamp(netlist, setting, probes);
         return {
-          figure: word === 'lit' ? 'Lit' : word === 'dim' ? 'Dim' : 'Dark',
+          figure: doing === 'lit' ? 'Lit' : doing === 'dim' ? 'Dim' : 'Dark',
           words: `Test lamp of 30 Ω: ${formatVolts(Math.abs(volts) < 0.005 ? 0 : volts)} across it, ${formatAmps(Math.abs(amps) < 1e-6 ? 0 : amps)} through it`,
         };
       }

@@ -1,4 +1,4 @@
-import type { Netlist, TruthRow } from '@harbor-latch/core/circuit/index';
+import { doingWords, type Doing, type Netlist, type TruthRow } from '@harbor-latch/core/circuit/index';
 import { formatAmps, formatVolts } from '@harbor-latch/core/units/index';
 import type { Diagram, DiagramPart } from '../../drawing/diagram';
 import type { Live, TerminalTouch } from '../../drawing/live';
@@ -42,20 +42,17 @@ export function benchLive(
   faulty: ReadonlySet<string>,
   touch: TerminalTouch | null,
 ): Live {
-  const doing = new Map(netlist.parts.map(({ id }) => [id, point?.wordOf(id) ?? 'chattering']));
+  const doing = new Map(netlist.parts.map(({ id }): [string, Doing] => [id, point?.doingOf(id) ?? 'chattering']));
   const words = new Map<string, readonly string[]>();
   for (const part of diagram.parts) {
     const { id, kind } = part.part;
-    const does = doing.get(id) ?? '';
+    // A word or two: what a comma adds is heard, and has no room here.
+    const does = doingWords[doing.get(id) ?? 'chattering'].split(',')[0] ?? '';
     // What is not room for the bench's words is the part's name.
     const head = part.words.slice(0, part.words.length - (room[kind]?.length ?? 0));
     switch (kind) {
       case 'pump':
-        words.set(id, [
-          ...head,
-          point ? formatVolts(point.voltsAcross(id, 'plus', 'minus')) : '',
-          does.split(',')[0] ?? does,
-        ]);
+        words.set(id, [...head, point ? formatVolts(point.voltsAcross(id, 'plus', 'minus')) : '', does]);
         break;
       case 'battery': {
         const amps = point?.partA(id) ?? 0;
@@ -68,10 +65,10 @@ export function benchLive(
       case 'float-switch':
       case 'through-float':
       case 'probe-sensor':
-        words.set(id, [...head, does.split(',')[0] ?? does]);
+        words.set(id, [...head, does]);
         break;
       case 'neighbour':
-        words.set(id, [...head, does.includes('fed back') ? 'fed back' : does]);
+        words.set(id, [...head, doing.get(id) === 'fedBack' ? 'fed back' : doingWords[doing.get(id) ?? 'chattering']]);
         break;
       default:
         break;

@@ -31,12 +31,12 @@ export const alarm: PartKind<AlarmPart> = {
     }
     return loads(plus, minus, muted, sounderOhm);
   },
-  word: ({ ownV }, { position, volts, amps }) => {
+  doing: ({ ownV }, { position, volts, amps }) => {
     const muted = position === 'manual';
     const across = Math.abs(volts('plus') - volts('minus'));
     const calls = ownV === undefined ? across >= defaults.alarmSoundsV : Math.abs(amps) >= ALARM_TRIPS_A;
-    if (!calls) return muted ? 'silent, muted' : 'silent';
-    return muted ? 'muted, light on' : 'sounding';
+    if (!calls) return muted ? 'silentMuted' : 'silent';
+    return muted ? 'mutedLit' : 'sounding';
   },
 };
 

@@ -15,6 +15,5 @@ export const battery: PartKind<BatteryPart> = {
   exit: 'plus',
   terminals: () => ['plus', 'minus'],
   elements: (part, node) => [source(node('plus'), node('minus'), part.emfV, part.internalOhm)],
-  word: (_part, { amps }) =>
-    amps > SPEAKS_FROM_A ? 'delivering' : amps < -SPEAKS_FROM_A ? 'taking charge' : 'at rest',
+  doing: (_part, { amps }) => (amps > SPEAKS_FROM_A ? 'delivering' : amps < -SPEAKS_FROM_A ? 'charging' : 'resting'),
 };

@@ -12,5 +12,5 @@ export const diode: PartKind<DiodePart> = {
   entry: 'anode',
   terminals: () => ['anode', 'cathode'],
   elements: (_part, node) => [diodeBetween(node('anode'), node('cathode'), defaults.diodeDropV, defaults.diodeOhm)],
-  word: (_part, { amps }) => (amps > 1e-6 ? 'conducting' : 'blocking'),
+  doing: (_part, { amps }) => (amps > 1e-6 ? 'conducting' : 'blocking'),
 };

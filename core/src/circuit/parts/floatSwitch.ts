@@ -1,5 +1,5 @@
 import { resistance } from '../element';
-import { floatWord, isUp, type Floating, type PartKind } from './part';
+import { floatDoing, isUp, type Floating, type PartKind } from './part';
 
 /** A mechanical float, hinged or enclosed: a contact that closes when the water lifts it. */
 export interface FloatSwitchPart extends Floating {
@@ -11,6 +11,6 @@ export const floatSwitch: PartKind<FloatSwitchPart> = {
   entry: 'a',
   terminals: () => ['a', 'b'],
   elements: (part, node, state) => (isUp(part, state) ? [resistance(node('a'), node('b'), part.contactOhm)] : []),
-  word: (part, state) => floatWord(part, state),
+  doing: (part, state) => floatDoing(part, state),
   floats: () => true,
 };

@@ -20,8 +20,8 @@ export const fuse: PartKind<FusePart> = {
   terminals: () => ['source', 'load'],
   elements: (part, node) =>
     part.closed ? [resistance(node('source'), node('load'), part.ohm ?? fuseOhm(part.ratingA, part.dropV))] : [],
-  word: ({ closed, ratingA }, { amps }) =>
-    !closed ? 'open' : Math.abs(amps) > ratingA * (1 + 1e-9) ? 'over its rating' : 'closed',
+  doing: ({ closed, ratingA }, { amps }) =>
+    !closed ? 'open' : Math.abs(amps) > ratingA * (1 + 1e-9) ? 'overRating' : 'closed',
 };
 
 /** Resistance of a fuse or breaker of the given rating, Ω. */

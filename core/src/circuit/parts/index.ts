@@ -1,6 +1,7 @@
 import type { Element } from '../element';
 import { alarm, type AlarmPart } from './alarm';
 import { battery, type BatteryPart } from './battery';
+import type { Doing } from './doing';
 import { diode, type DiodePart } from './diode';
 import { floatSwitch, type FloatSwitchPart } from './floatSwitch';
 import { fuse, type FusePart } from './fuse';
@@ -93,9 +94,9 @@ export function canLatch(part: Part): boolean {
   return kindOf(part).latches !== undefined;
 }
 
-/** What a part is doing, in a word or two. */
-export function wordOf(part: Part, reading: PartReading): string {
-  return kindOf(part).word(part, reading);
+/** What a part is doing. */
+export function doingOf(part: Part, reading: PartReading): Doing {
+  return kindOf(part).doing(part, reading);
 }
 
 /** The terminal at which a part's own current is counted, and whether it enters or leaves there. */
@@ -117,6 +118,7 @@ export function isFloat(part: Part): boolean {
 
 export type { AlarmPart, BatteryPart, FusePart, JointPart, LampPart, PumpPart, RelayPart };
 export type { FloatPosition, Setting, SwitchPosition } from './part';
+export { doingWords, isClosed, turns, type Doing } from './doing';
 export { stateIn } from './part';
 export { fuseOhm } from './fuse';
-export { filamentWord } from './lamp';
+export { filamentDoing } from './lamp';

@@ -13,5 +13,5 @@ export const isolator: PartKind<IsolatorPart> = {
   entry: 'battery',
   terminals: () => ['battery', 'load'],
   elements: (part, node) => (part.closed ? [resistance(node('battery'), node('load'), part.contactOhm)] : []),
-  word: ({ closed }) => (closed ? 'on' : 'off'),
+  doing: ({ closed }) => (closed ? 'on' : 'off'),
 };

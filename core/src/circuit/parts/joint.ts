@@ -17,5 +17,5 @@ export const joint: PartKind<JointPart> = {
     // A star about an inner node gives every pair of ways the same resistance.
     return ways.map((way) => resistance(node(way), node('core'), ohm / 2));
   },
-  word: () => 'joined',
+  doing: () => 'joined',
 };

@@ -25,12 +25,12 @@ export const lamp: PartKind<LampPart> = {
         : resistance(plus, minus, part.ohm ?? defaults.pilotLampOhm),
     ];
   },
-  word: ({ lamp: kind }, { amps, volts }) =>
-    kind === 'led' ? (amps >= defaults.ledLitA ? 'lit' : 'dark') : filamentWord(volts('plus') - volts('minus')),
+  doing: ({ lamp: kind }, { amps, volts }) =>
+    kind === 'led' ? (amps >= defaults.ledLitA ? 'lit' : 'dark') : filamentDoing(volts('plus') - volts('minus')),
 };
 
 /** How a 12 V filament looks at a voltage: dim below half its power, dark below a twentieth. */
-export function filamentWord(volts: number): 'lit' | 'dim' | 'dark' {
+export function filamentDoing(volts: number): 'lit' | 'dim' | 'dark' {
   const share = (volts / defaults.filamentV) ** 2;
   if (share < defaults.filamentDarkShare) return 'dark';
   return share < defaults.filamentDimShare ? 'dim' : 'lit';

@@ -18,5 +18,5 @@ export const meter: PartKind<MeterPart> = {
     if ('fedA' in part) return [sink(black, red, part.fedA)];
     return [source(red, black, part.heldV, OWN_OHM)];
   },
-  word: () => 'between its probes',
+  doing: () => 'probing',
 };

@@ -12,5 +12,5 @@ export interface NegativeBusPart {
 export const negativeBus: PartKind<NegativeBusPart> = {
   terminals: (part) => ['main', ...part.studs],
   elements: (part, node) => part.studs.map((stud) => link(node(stud), node('main'))),
-  word: () => 'joined',
+  doing: () => 'joined',
 };

@@ -23,9 +23,9 @@ export const neighbour: PartKind<NeighbourPart> = {
     ...(position === 'manual' ? [resistance(node('plus'), node('post'), part.feedOhm)] : []),
     motorBetween(node('post'), node('minus'), part.motor, 'sound'),
   ],
-  word: (part, { position, volts }) => {
+  doing: (part, { position, volts }) => {
     const turns = motorAt(part.motor, volts('post') - volts('minus')).speedRatio > 0;
-    if (position === 'manual') return turns ? 'running' : 'on, standing';
-    return turns ? 'running, fed back' : 'off';
+    if (position === 'manual') return turns ? 'running' : 'onStanding';
+    return turns ? 'fedBack' : 'off';
   },
 };

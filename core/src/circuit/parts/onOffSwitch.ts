@@ -23,5 +23,5 @@ export const onOffSwitch: PartKind<OnOffSwitchPart> = {
       : part.breaksAuto
         ? [resistance(node('auto-in'), node('auto-out'), part.contactOhm)]
         : [],
-  word: (_part, { position }) => (position === 'manual' ? 'on' : 'off'),
+  doing: (_part, { position }) => (position === 'manual' ? 'on' : 'off'),
 };

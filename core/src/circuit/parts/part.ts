@@ -1,4 +1,5 @@
 import type { Element } from '../element';
+import type { Doing } from './doing';
 
 export type SwitchPosition = 'off' | 'auto' | 'manual';
 export type FloatPosition = 'up' | 'down';
@@ -34,13 +35,13 @@ export interface PartReading extends PartState {
   readonly amps: number;
 }
 
-/** What a kind of part is: its terminals, its equations in a state, and what it is then said to do. */
+/** What a kind of part is: its terminals, its equations in a state, and what it then does. */
 export interface PartKind<P> {
   terminals(part: P): readonly string[];
   /** `node` gives the number of one of the part's terminals. Open contacts are left out, not made large. */
   elements(part: P, node: (terminal: string) => number, state: PartState): readonly Element[];
-  /** What the part is doing, in a word or two. */
-  word(part: P, reading: PartReading): string;
+  /** What the part is doing. */
+  doing(part: P, reading: PartReading): Doing;
   /** Terminal by which its own current enters. */
   readonly entry?: string;
   /** Terminal by which its own current leaves, where that is the one to count. */
@@ -64,8 +65,8 @@ export function isUp({ stuck }: Floating, { float }: Pick<PartState, 'float'>): 
   return (stuck ?? float) === 'up';
 }
 
-/** A float in words. */
-export function floatWord(part: Floating, state: Pick<PartState, 'float'>): string {
-  const position = isUp(part, state) ? 'up' : 'down';
-  return part.stuck === undefined ? position : `stuck ${position}`;
+/** What a float does. */
+export function floatDoing(part: Floating, state: Pick<PartState, 'float'>): Doing {
+  const up = isUp(part, state);
+  return part.stuck === undefined ? (up ? 'up' : 'down') : up ? 'stuckUp' : 'stuckDown';
 }

@@ -1,6 +1,6 @@
 import { resistance } from '../element';
 import { standingDraw, works } from './electronics';
-import { floatWord, isUp, type Floating, type PartKind } from './part';
+import { isUp, type Floating, type PartKind } from './part';
 
 /** An electronic sensor: supply, negative and a switched output. It works one way round only. */
 export interface ProbeSensorPart extends Floating {
@@ -19,8 +19,11 @@ export const probeSensor: PartKind<ProbeSensorPart> = {
     ...(part.held === true ? [] : [standingDraw(node('plus'), node('minus'), part.drawA)]),
     ...(state.latched && isUp(part, state) ? [resistance(node('plus'), node('out'), part.contactOhm)] : []),
   ],
-  word: (part, state) =>
-    state.latched ? floatWord(part, state).replace('up', 'wet').replace('down', 'dry') : 'no supply',
+  doing: (part, state) => {
+    if (!state.latched) return 'noSupply';
+    const wet = isUp(part, state);
+    return part.stuck === undefined ? (wet ? 'wet' : 'dry') : wet ? 'stuckWet' : 'stuckDry';
+  },
   floats: () => true,
   latches: ({ held }, volts, { latched }) => held === true || works(volts('plus') - volts('minus'), latched),
 };

@@ -41,15 +41,15 @@ export const pump: PartKind<PumpPart> = {
           : motorBetween(plus, minus, part.motor, part.condition),
     ];
   },
-  word: (part, { volts }) => {
+  doing: (part, { volts }) => {
     const { condition, motor } = part;
     if (condition === 'shorted') return 'shorted';
     const { amps, speedRatio } = motorAt(motor, volts('plus') - volts('minus'), condition);
     if (condition === 'locked') return Math.abs(amps) > RUNS_FROM_A ? 'locked' : 'standing';
-    if (speedRatio < 0) return 'running backwards';
-    if (speedRatio > 0) return condition === 'dry' ? 'running dry' : 'running';
+    if (speedRatio < 0) return 'runningBackwards';
+    if (speedRatio > 0) return condition === 'dry' ? 'runningDry' : 'running';
     const hums = Math.abs(volts('plus') - volts('minus')) > startingV(motor) / 2;
-    return hums && Math.abs(amps) > RUNS_FROM_A ? 'humming, not turning' : 'standing';
+    return hums && Math.abs(amps) > RUNS_FROM_A ? 'humming' : 'standing';
   },
   floats: ({ inside }) => inside !== undefined,
   latches: ({ inside }, volts, { latched }) =>

@@ -26,7 +26,7 @@ export const relay: PartKind<RelayPart> = {
     ...(part.held === true ? [] : coil(part, node('86'), node('85'))),
     resistance(node('30'), node(latched ? '87' : '87a'), part.contactOhm),
   ],
-  word: (_part, { latched }) => (latched ? 'pulled in' : 'released'),
+  doing: (_part, { latched }) => (latched ? 'pulledIn' : 'released'),
   latches: ({ pullInV, dropOutV, held }, volts, { latched }) => {
     if (held === true) return true;
     const coilV = Math.abs(volts('86') - volts('85'));

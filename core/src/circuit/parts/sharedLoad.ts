@@ -20,5 +20,5 @@ export const sharedLoad: PartKind<SharedLoadPart> = {
     const [plus, minus] = [node('plus'), node('minus')];
     return [part.sinkA === undefined ? motorBetween(plus, minus, part.motor, 'sound') : sink(plus, minus, part.sinkA)];
   },
-  word: (_part, { position }) => (position === 'manual' ? 'running' : 'off'),
+  doing: (_part, { position }) => (position === 'manual' ? 'running' : 'off'),
 };

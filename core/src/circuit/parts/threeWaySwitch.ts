@@ -15,5 +15,5 @@ export const threeWaySwitch: PartKind<ThreeWaySwitchPart> = {
   terminals: () => ['common', 'manual', 'auto'],
   elements: (part, node, { position = 'off' }) =>
     position === 'off' ? [] : [resistance(node('common'), node(position), part.contactOhm)],
-  word: (_part, { position }) => position ?? 'off',
+  doing: (_part, { position }) => position ?? 'off',
 };

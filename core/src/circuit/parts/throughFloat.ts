@@ -1,5 +1,5 @@
 import { link, resistance } from '../element';
-import { floatWord, isUp, type Floating, type PartKind } from './part';
+import { floatDoing, isUp, type Floating, type PartKind } from './part';
 
 /**
  * An enclosed float with five leads: supply, two for the positive (pump, manual)
@@ -19,6 +19,6 @@ export const throughFloat: PartKind<ThroughFloatPart> = {
     link(node('pump-minus'), node('return')),
     ...(isUp(part, state) ? [resistance(node('supply'), node('pump-plus'), part.contactOhm)] : []),
   ],
-  word: (part, state) => floatWord(part, state),
+  doing: (part, state) => floatDoing(part, state),
   floats: () => true,
 };
