@@ -184,7 +184,7 @@ function poseFacts({ pose, survey, place, hose, curve, pump, waterIn, float, aft
     pose,
     liftM,
     drainBackL: hose ? 1000 * drainBackM3(hose, slopes) : 0,
-    climbM: hose ? climbM(hose, slopes, 0) : 0,
+    climbM: hose ? climbM(hose, slopes) : 0,
     dips: hose ? hasDip(hose, slopes) : false,
     outletOverM: hose && pose.outsideM !== undefined ? outletM(hose, slopes) + zeroOf(0) - pose.outsideM : null,
     loopOverM: hose?.loop && pose.outsideM !== undefined ? loopM(hose.loop, slopes) + zeroOf(0) - pose.outsideM : null,

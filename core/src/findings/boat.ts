@@ -1,12 +1,11 @@
 import { ourRules, OUR_RULE, protectionFamilies, ratingOverRunning } from '../reference';
-import { aRating, formatAmps, formatVolts, plainNumber } from '../units';
+import { aRating, formatAmps, formatVolts, plainNumber, SLACK } from '../units';
 import type { BatteryCircuit, BatteryFacts, BoatFacts } from './batteryFacts';
 import { bySeverity, type FixIdea, type Judgement } from './finding';
 
 /** A circuit's own share is named from here, Ah a day: less would read as nothing. */
 const SHOWN_AH = 0.005;
 
-const SLACK = 1 + 1e-9;
 /** A thousandth of an ampere-hour a day is no drain. */
 const NO_DRAIN_AH = 1e-3;
 

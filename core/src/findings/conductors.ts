@@ -1,10 +1,8 @@
 import { conductorSizes, minimumSize, ourRules, ruleSets } from '../reference';
-import { formatAmps, formatQuantity, shownUnit, toldApart, type UnitSystem } from '../units';
+import { formatAmps, formatQuantity, shownUnit, SLACK, toldApart, type UnitSystem } from '../units';
 import type { CircuitFacts, ConductorFacts, NoSize } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { useBetterInsulation, useProposedSizesOf, withIdeas } from './fixes';
-
-const SLACK = 1 + 1e-9;
 
 /** Ampacity, surroundings and least size of the conductors. */
 export const conductorRules: RuleFamily = (facts) => [

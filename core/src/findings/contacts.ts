@@ -1,10 +1,8 @@
 import { ourRules, OUR_RULE } from '../reference';
-import { formatAmps, toldApart } from '../units';
+import { formatAmps, SLACK, toldApart } from '../units';
 import type { ContactFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { useRelay, withIdeas } from './fixes';
-
-const SLACK = 1 + 1e-9;
 
 const remedies: Readonly<Record<ContactFacts['what'], string>> = {
   switch: 'Use a switch of the rating, or let it drive a relay.',

@@ -1,10 +1,8 @@
 import { defaults, dropSchools, ourRules, OUR_RULE, runsFromV } from '../reference';
-import { formatPercent, formatVolts } from '../units';
+import { formatPercent, formatVolts, SLACK } from '../units';
 import type { CircuitFacts, SupplyFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { useProposedSizesOf, withIdeas } from './fixes';
-
-const SLACK = 1 + 1e-9;
 
 /** Voltage drop along the conductors, and what reaches the pump. */
 export const dropRules: RuleFamily = (facts) => [...schoolRule(facts), ...voltsRules(facts)];

@@ -1,12 +1,10 @@
 import { ourRules, OUR_RULE, protectionFamilies } from '../reference';
-import { aRating, formatAmps, formatOhms, formatOpening } from '../units';
+import { aRating, formatAmps, formatOhms, formatOpening, SLACK } from '../units';
 import { openingSeconds, type Opening } from '../wiring';
 import type { CircuitFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
 import { addPanelFuse, useFamily, useProposedRating, useSmallerRating, withIdeas } from './fixes';
 import { ownDevices } from './rating';
-
-const SLACK = 1 + 1e-9;
 
 /** What happens on faults: stalled pump, short at the far end, inrush. */
 export const faultRules: RuleFamily = (facts) => [

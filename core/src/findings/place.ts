@@ -1,10 +1,8 @@
 import { maxMultipleOfAmpacity, protectionPlace, ruleSets, type RuleSet } from '../reference';
-import { formatQuantity } from '../units';
+import { formatQuantity, SLACK } from '../units';
 import type { CircuitFacts } from './facts';
 import type { Judgement, RuleFamily, Severity } from './finding';
 import { moveFuse, withIdeas } from './fixes';
-
-const SLACK = 1 + 1e-9;
 
 /** How far a device may sit from the source: from the battery's own post three bands, from anywhere else two. */
 export function placeSeverity(

@@ -1,5 +1,5 @@
 import { maxMultipleOfAmpacity, ourRules, OUR_RULE, protectionFamilies } from '../reference';
-import { formatAmps, plainNumber, toldApart } from '../units';
+import { formatAmps, plainNumber, SLACK, toldApart } from '../units';
 import { nextStandardRating } from '../wiring';
 import type { CircuitFacts, DeviceFacts } from './facts';
 import type { FixIdea, Judgement, RuleFamily, Severity } from './finding';
@@ -12,7 +12,6 @@ import {
   withIdeas,
 } from './fixes';
 
-const SLACK = 1 + 1e-9;
 const RULE_SOURCE = '33 CFR 183.455; ABYC E-11; ISO 13297';
 
 interface Saying {

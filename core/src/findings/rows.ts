@@ -21,13 +21,13 @@ export function solvedRows({ rows }: Behaviour): SolvedRow[] {
   return rows.flatMap(({ setting, point }) => (point ? [{ setting, point }] : []));
 }
 
-export function pumpVolts(_facts: CircuitFacts, { point }: SolvedRow): number {
+export function pumpVolts({ point }: SolvedRow): number {
   return point.voltsAcross('pump', 'plus', 'minus');
 }
 
 /** Whether the pump breaks away and runs. */
 export function runs(facts: CircuitFacts, row: SolvedRow): boolean {
-  return Math.abs(pumpVolts(facts, row)) >= runsFromV(facts.motor.labelV);
+  return Math.abs(pumpVolts(row)) >= runsFromV(facts.motor.labelV);
 }
 
 export function floatIdsOf({ parts }: Plan): string[] {

@@ -87,13 +87,13 @@ function stop(facts: CircuitFacts, code: string, message: string, rule: string, 
 }
 
 function reversed(facts: CircuitFacts, running: readonly SolvedRow[]): Judgement[] {
-  const row = running.find((candidate) => pumpVolts(facts, candidate) < 0);
+  const row = running.find((candidate) => pumpVolts(candidate) < 0);
   if (!row) return [];
   return [
     stop(
       facts,
       'pump-reversed',
-      `The pump gets ${formatVolts(pumpVolts(facts, row))} with ${inWords(facts, row)}: reversed polarity. It turns the wrong way and moves four tenths of its flow at four tenths of its head. Swap its two leads.`,
+      `The pump gets ${formatVolts(pumpVolts(row))} with ${inWords(facts, row)}: reversed polarity. It turns the wrong way and moves four tenths of its flow at four tenths of its head. Swap its two leads.`,
       'Positive to the pump’s positive.',
     ),
   ];

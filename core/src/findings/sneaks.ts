@@ -41,7 +41,7 @@ function glows(facts: CircuitFacts, part: LampPart, name: string, rows: readonly
   const row = rows.find((candidate) => candidate.point.doingOf(part.id) !== 'dark' && !runs(facts, candidate));
   if (!row) return [];
   const milliamps = plainNumber(1000 * Math.abs(row.point.partA(part.id)), 0);
-  const through = Math.abs(pumpVolts(facts, row)) > 1e-6;
+  const through = Math.abs(pumpVolts(row)) > 1e-6;
   return [
     {
       code: 'sneak-path-light',
@@ -89,7 +89,7 @@ function fedBack(facts: CircuitFacts): Judgement[] {
       .map((row) => ({ row, volts: row.point.voltsAcross(part.id, 'post', 'minus'), whose: `“${name}”` }));
     const ours = solvedRows(facts.behaviour)
       .filter(({ setting }) => setting.switches[part.id] === 'manual' && !startsItself(facts, setting))
-      .map((row) => ({ row, volts: pumpVolts(facts, row), whose: 'this pump' }));
+      .map((row) => ({ row, volts: pumpVolts(row), whose: 'this pump' }));
     const worst = [...theirs, ...ours].reduce<(typeof theirs)[number] | null>(
       (most, one) => (Math.abs(one.volts) > Math.abs(most?.volts ?? 0) ? one : most),
       null,

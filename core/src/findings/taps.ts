@@ -1,10 +1,8 @@
 import { maxMultipleOfAmpacity } from '../reference';
-import { formatAmps, formatQuantity } from '../units';
+import { formatAmps, formatQuantity, SLACK } from '../units';
 import type { CircuitFacts, TapFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { fuseTheTap, withIdeas } from './fixes';
-
-const SLACK = 1 + 1e-9;
 
 /** Thin taps of lights and alarms, each by its own size against the fuse before it, like any conductor. */
 export const tapRules: RuleFamily = (facts) => {

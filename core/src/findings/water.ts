@@ -97,7 +97,7 @@ function closeAbove(circuit: Circuit, water: WaterFacts): Judgement[] {
 function tooHigh(circuit: Circuit, water: WaterFacts, maxM: number, bound: Bound): Judgement {
   const [stands, most] = toldApart(water.float?.zM ?? 0, maxM, waterSpeech(water.units).height);
   const at = `The float’s base stands at ${stands} and may stand at ${most} at most`;
-  const narrow = bound.rule === 'drain-back' || bound.rule === 'short-run';
+  const narrow = bound.rule === 'drain-back';
   return saying({
     code: narrow ? 'float-own-water' : 'float-too-high',
     severity: 'stop',
@@ -126,7 +126,6 @@ function tooLow(circuit: Circuit, water: WaterFacts, minM: number, bound: Bound)
       code: 'float-own-water',
       why: `:${where} what runs back from the hose lifts the float again, and the pump cycles for ever on its own water`,
     },
-    'short-run': { code: 'float-short-run', why: '' },
     limit: { code: 'float-too-high', why: '' },
     order: { code: 'float-order', why: `:${where} it would switch on before the first pump’s float` },
   };

@@ -38,7 +38,6 @@ const rules: Readonly<Record<Bound['rule'], string>> = {
   floor: 'the hull under it',
   prime: 'the pump must stop before it sucks air',
   'drain-back': 'the hose’s own water must not start it again',
-  'short-run': 'runs of ten seconds',
   limit: 'what must stay dry',
   order: 'it comes after the first pump’s float',
 };

@@ -1,4 +1,4 @@
-import { plainNumber } from '../units';
+import { LITRES_PER_GALLON, METRES_PER_FOOT, plainNumber } from '../units';
 import type { Circuit } from './schema';
 
 /** A figure that is possible but looks mistaken for another unit or place. */
@@ -24,10 +24,10 @@ function pumpDoubts({ pump }: Circuit): Doubt[] {
   if (currentA !== undefined && openFlowLPerH !== undefined) {
     const perAmp = openFlowLPerH / currentA;
     const fits = (ratio: number) => ratio >= FLOW_PER_AMP.least && ratio <= FLOW_PER_AMP.most;
-    if (perAmp < FLOW_PER_AMP.least && fits(perAmp * 3.785411784)) {
+    if (perAmp < FLOW_PER_AMP.least && fits(perAmp * LITRES_PER_GALLON)) {
       doubts.push({
         path: ['pump', 'openFlowLPerH'],
-        message: `${plainNumber(openFlowLPerH, 0)} L/h is little for ${plainNumber(currentA, 1)} A. Does the label say gallons? Then it is ${plainNumber(openFlowLPerH * 3.785411784, 0)} L/h.`,
+        message: `${plainNumber(openFlowLPerH, 0)} L/h is little for ${plainNumber(currentA, 1)} A. Does the label say gallons? Then it is ${plainNumber(openFlowLPerH * LITRES_PER_GALLON, 0)} L/h.`,
       });
     } else if (fits(perAmp / 10) && perAmp > FLOW_PER_AMP.most) {
       doubts.push({
@@ -50,7 +50,7 @@ function pumpDoubts({ pump }: Circuit): Doubt[] {
   if (shutOffHeadM !== undefined && shutOffHeadM > 9) {
     doubts.push({
       path: ['pump', 'shutOffHeadM'],
-      message: `Few bilge pumps lift ${plainNumber(shutOffHeadM, 1)} m. Does the label say feet? Then it is ${plainNumber(shutOffHeadM * 0.3048, 1)} m.`,
+      message: `Few bilge pumps lift ${plainNumber(shutOffHeadM, 1)} m. Does the label say feet? Then it is ${plainNumber(shutOffHeadM * METRES_PER_FOOT, 1)} m.`,
     });
   }
   return doubts;
@@ -64,7 +64,7 @@ function legDoubts({ legs }: Circuit, hullLengthM: number | undefined): Doubt[] 
       : [
           {
             path: ['legs', leg, 'lengthM'],
-            message: `${plainNumber(lengthM, 1)} m is long for ${hullLengthM === undefined ? 'a leg' : `a hull of ${plainNumber(hullLengthM, 1)} m`}. Was it measured in feet? Then it is ${plainNumber(lengthM * 0.3048, 2)} m.`,
+            message: `${plainNumber(lengthM, 1)} m is long for ${hullLengthM === undefined ? 'a leg' : `a hull of ${plainNumber(hullLengthM, 1)} m`}. Was it measured in feet? Then it is ${plainNumber(lengthM * METRES_PER_FOOT, 2)} m.`,
           },
         ],
   );

@@ -26,7 +26,7 @@ function wiredAlarm({ circuit, alarmAlso }: Surveyed, from: TerminalRef): PlanPi
   const tapped = lit
     ? piece(
         [alarm],
-        [negativeOf(circuit, alarm, circuit.panel?.tapFuseA === undefined ? [] : ['tap-fuse'])],
+        [negativeOf(circuit, alarm, circuit.panel?.tapFuseA === undefined ? undefined : 'tap-fuse')],
         [link('alarm-from-light', at('light', 'plus'), at('alarm', 'plus'))],
       )
     : toNegative(circuit, alarm, from, null);

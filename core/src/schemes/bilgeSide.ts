@@ -63,7 +63,7 @@ export function manualConductor(
     to,
     role: 'manual',
     colour: { base: 'brown' },
-    behind: ['manual-fuse'],
+    behind: 'manual-fuse',
     ...legRun(circuit, 'panelToBilge'),
   };
 }
@@ -77,7 +77,7 @@ export function autoConductor(circuit: SurveyedCircuit, from: TerminalRef, to: T
     to,
     role: 'auto',
     colour: { base: 'brown', stripe: 'white' },
-    behind: ['auto-fuse'],
+    behind: 'auto-fuse',
     ...autoRun(circuit),
   };
 }

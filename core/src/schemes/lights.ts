@@ -66,18 +66,7 @@ export function toNegative(
   const tap = tapTo(circuit, load, from, at(id, 'plus'));
   return piece(
     [...tap.parts, load],
-    [
-      ...tap.conductors,
-      ...(jumper
-        ? []
-        : [
-            negativeOf(
-              circuit,
-              load,
-              tap.parts.map(({ part }) => part.id),
-            ),
-          ]),
-    ],
+    [...tap.conductors, ...(jumper ? [] : [negativeOf(circuit, load, tap.parts[0]?.part.id)])],
     [...tap.existing, ...(jumper ? [link(`${id}-jumper`, at(id, 'minus'), jumper)] : [])],
   );
 }
@@ -86,7 +75,7 @@ export function toNegative(
 export function negativeOf(
   circuit: SurveyedCircuit,
   { part: { id }, name }: PlannedPart,
-  behind: readonly string[],
+  behind: string | undefined,
 ): PlannedConductor {
   return {
     id: `${id}-negative`,
@@ -96,7 +85,7 @@ export function negativeOf(
     role: 'negative',
     colour: { base: 'black' },
     givenSize: minimumSize[circuit.choices?.family ?? 'awg'],
-    ...(behind.length > 0 ? { behind } : {}),
+    ...(behind === undefined ? {} : { behind }),
     ...legRun(circuit, 'sourceToPanel', 'light'),
   };
 }
@@ -113,7 +102,7 @@ function tapTo(circuit: SurveyedCircuit, load: PlannedPart, from: TerminalRef, t
     id === 'light' ? 'Light tap' : `${load.name.split(' ')[0] ?? load.name} tap`,
     from,
     end,
-    tapFuseA === undefined ? [] : [fuseId],
+    tapFuseA === undefined ? undefined : fuseId,
   );
   return piece(
     tapFuseA === undefined
@@ -137,7 +126,7 @@ function thinTap(
   name: string,
   from: TerminalRef,
   to: TerminalRef,
-  behind: readonly string[],
+  behind: string | undefined,
 ): PlannedConductor {
   const family = circuit.choices?.family ?? 'awg';
   return {
@@ -149,7 +138,7 @@ function thinTap(
     colour: { base: 'brown' },
     givenSize: conductorSizes[family][0]?.size ?? minimumSize[family],
     underLeastBecause: 'It stays inside the panel.',
-    ...(behind.length > 0 ? { behind } : {}),
+    ...(behind === undefined ? {} : { behind }),
     ...panelRun(defaults.lightTapM),
   };
 }

@@ -44,8 +44,8 @@ export interface PlannedConductor {
   readonly underLeastBecause?: string;
   /** Of a conductor in a sheathed multicore: the most of it that is outside the sheath, m. */
   readonly unsheathedM?: number;
-  /** Fuses beside the circuit's own that protect it, where the circuit has them; in parallel their ratings add up. */
-  readonly behind?: readonly string[];
+  /** The fuse beside the circuit's own that protects it, where the circuit has that. */
+  readonly behind?: string;
 }
 
 /** A piece of a conductor in the same surroundings. */

@@ -114,7 +114,7 @@ function control(
     role,
     colour: role === 'negative' ? { base: 'black' } : { base: 'brown', stripe: id === 'auto' ? 'white' : 'red' },
     givenSize: minimumSize[circuit.choices?.family ?? 'awg'],
-    behind: ['coil-fuse'],
+    behind: 'coil-fuse',
     ...legRun(circuit, role === 'negative' ? 'sourceToPanel' : 'panelToBilge', 'control'),
   };
 }

@@ -115,8 +115,8 @@ function ratingBefore({ rating, circuit, netlist }: ProtectionQuestion): (conduc
   const bothA = manualA !== undefined && autoA !== undefined ? manualA + autoA : Infinity;
   return ({ planned }) => {
     if (planned.id === 'feed') return rating.ratingA;
-    const ownA = (planned.behind ?? []).reduce((sum, id) => sum + (ratingById.get(id) ?? 0), 0);
-    return Math.min(behindPanelA, bothA, ownA > 0 ? ownA : Infinity);
+    const ownA = planned.behind === undefined ? undefined : ratingById.get(planned.behind);
+    return Math.min(behindPanelA, bothA, ownA ?? Infinity);
   };
 }
 

@@ -14,6 +14,7 @@ import type { PlannedConductor, PumpPlan } from '../schemes';
 import type { ConductorPiece, NoSize } from '../findings';
 import { withOhms, type Netlist, type Setting } from '../circuit';
 import { conductorsOnly, leastBy, some, solveIn, withSupply, type Solved } from './settings';
+import { SLACK } from '../units';
 
 export interface SizingQuestion {
   readonly plan: PumpPlan;
@@ -40,8 +41,6 @@ export interface SizingAnswer {
   readonly noSize: NoSize | null;
   readonly throughout: Throughout;
 }
-
-const SLACK = 1 + 1e-9;
 
 /** A conductor that takes the size proposed, and the most that it carries, A. */
 interface FreeConductor {

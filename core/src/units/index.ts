@@ -1,3 +1,4 @@
 export * from './quantity';
 export * from './parse';
 export * from './format';
+export { SLACK } from './slack';

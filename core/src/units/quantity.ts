@@ -3,6 +3,12 @@
  * unit system the user works in. Factors are exact definitions (inch = 25.4 mm,
  * US gallon = 3.785411784 L).
  */
+
+/** The international foot, m. */
+export const METRES_PER_FOOT = 0.3048;
+/** The US gallon, L. */
+export const LITRES_PER_GALLON = 3.785411784;
+
 export type UnitSystem = 'metric' | 'us';
 
 export interface Unit {
@@ -38,7 +44,7 @@ export const quantities = {
     name: 'length',
     units: [
       unit('m', ['metre', 'metres', 'meter', 'meters'], 1, 2),
-      unit('ft', ['foot', 'feet', "'"], 0.3048, 1),
+      unit('ft', ['foot', 'feet', "'"], METRES_PER_FOOT, 1),
       unit('mm', ['millimetre', 'millimetres', 'millimeters'], 0.001, 0),
       unit('cm', ['centimetre', 'centimetres'], 0.01, 1),
       unit('in', ['inch', 'inches', '"'], 0.0254, 1),
@@ -52,13 +58,16 @@ export const quantities = {
       unit('in', ['inch', 'inches', '"'], 0.0254, 1),
       unit('cm', ['centimetre', 'centimetres'], 0.01, 1),
       unit('m', ['metre', 'metres'], 1, 3),
-      unit('ft', ['foot', 'feet', "'"], 0.3048, 2),
+      unit('ft', ['foot', 'feet', "'"], METRES_PER_FOOT, 2),
     ],
     shown: { metric: 'mm', us: 'in' },
   },
   head: {
     name: 'head',
-    units: [unit('m', ['metre', 'metres', 'meter', 'meters'], 1, 1), unit('ft', ['foot', 'feet', "'"], 0.3048, 1)],
+    units: [
+      unit('m', ['metre', 'metres', 'meter', 'meters'], 1, 1),
+      unit('ft', ['foot', 'feet', "'"], METRES_PER_FOOT, 1),
+    ],
     shown: { metric: 'm', us: 'ft' },
   },
   current: {
@@ -80,21 +89,21 @@ export const quantities = {
     name: 'flow',
     units: [
       unit('L/h', ['lph', 'l/hr', 'litres/hour', 'liters/hour'], 1, 0),
-      unit('gal/h', ['gph', 'gal/hr', 'us gph', 'gallons/hour'], 3.785411784, 0),
+      unit('gal/h', ['gph', 'gal/hr', 'us gph', 'gallons/hour'], LITRES_PER_GALLON, 0),
       unit('L/min', ['lpm', 'l/m', 'litres/minute'], 60, 1),
     ],
     shown: { metric: 'L/h', us: 'gal/h' },
   },
   speed: {
     name: 'speed',
-    units: [unit('m/s', ['metres per second'], 1, 2), unit('ft/s', ['fps', 'feet per second'], 0.3048, 1)],
+    units: [unit('m/s', ['metres per second'], 1, 2), unit('ft/s', ['fps', 'feet per second'], METRES_PER_FOOT, 1)],
     shown: { metric: 'm/s', us: 'ft/s' },
   },
   volume: {
     name: 'volume',
     units: [
       unit('L', ['litre', 'litres', 'liter', 'liters'], 1, 1),
-      unit('gal', ['gallon', 'gallons', 'us gal'], 3.785411784, 2),
+      unit('gal', ['gallon', 'gallons', 'us gal'], LITRES_PER_GALLON, 2),
       unit('mL', ['millilitre', 'millilitres', 'milliliters'], 0.001, 0),
     ],
     shown: { metric: 'L', us: 'gal' },

@@ -87,7 +87,7 @@ const upTo = (toM: number): Interval[] => [{ fromM: -Infinity, toM }];
 export function floatWindow(question: WindowQuestion): FloatWindow {
   const bounded = question.poses.flatMap((pose) => levelRules(question, pose));
   const lowest = bounded.reduce((most, { intervals }) => Math.max(most, intervals[0]?.fromM ?? most), -HIGHEST_M);
-  const spans = question.pumps ? spanRules(question, 'drain-back', lowest) : [];
+  const spans = question.pumps ? spanRules(question, 0, lowest) : [];
   const rules = [...bounded, ...spans];
   const never = spans.find(({ intervals }) => intervals.length === 0)?.bound ?? null;
   const pieces = rules.reduce<readonly Piece[]>(
@@ -145,20 +145,19 @@ function levelRules(question: WindowQuestion, pose: WindowPose): Rule[] {
  * least that is asked of the next: heights under it do not serve in any case, and most
  * poses then answer at once that they ask no more.
  */
-function spanRules(question: WindowQuestion, rule: 'drain-back' | 'short-run', lowest: number): Rule[] {
+function spanRules(question: WindowQuestion, shortestRunS: number, lowest: number): Rule[] {
   let fromM = lowest;
   return question.poses.map((pose) => {
-    const found = spanRule(question, pose, rule, fromM);
+    const found = spanRule(question, pose, shortestRunS, fromM);
     fromM = Math.max(fromM, found.intervals[0]?.fromM ?? -Infinity);
     return found;
   });
 }
 
 /** Where enough water lies between on and off in a pose; in a well that narrows upwards that may end above, and begin again. */
-function spanRule(question: WindowQuestion, pose: WindowPose, rule: 'drain-back' | 'short-run', fromM: number): Rule {
-  const { drainBackFactor, shortestRunS } = question;
-  const needM3 = pose.drainBackM3 * drainBackFactor + (rule === 'short-run' ? shortestRunS * pose.flow : 0);
-  return { bound: { rule, pose: pose.id }, intervals: enoughFrom(question, pose, needM3, fromM) };
+function spanRule(question: WindowQuestion, pose: WindowPose, shortestRunS: number, fromM: number): Rule {
+  const needM3 = pose.drainBackM3 * question.drainBackFactor + shortestRunS * pose.flow;
+  return { bound: { rule: 'drain-back', pose: pose.id }, intervals: enoughFrom(question, pose, needM3, fromM) };
 }
 
 /** Where no height serves: the highest of what bounds it below against the lowest of what bounds it above. */
@@ -227,7 +226,7 @@ function enoughFrom(question: WindowQuestion, pose: WindowPose, needM3: number, 
 function comfortOf(question: WindowQuestion, pieces: readonly Piece[]): Interval[] {
   if (!question.pumps) return [...pieces];
   const lowest = Math.max(-HIGHEST_M, pieces[0]?.fromM ?? -HIGHEST_M);
-  return spanRules(question, 'short-run', lowest)
+  return spanRules(question, question.shortestRunS, lowest)
     .reduce<readonly Piece[]>((left, { intervals, bound }) => within(left, intervals, bound, SLACK_M), pieces)
     .map(({ fromM, toM }) => ({ fromM, toM }));
 }

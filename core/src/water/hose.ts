@@ -87,12 +87,12 @@ export function outletM({ route }: Hose, slopes: Slopes): number {
   return heightIn(slopes, last);
 }
 
-/** What an empty hose must climb from a level at the pump, m: the sum of its rises, as every dip keeps its water. */
-export function climbM({ route }: Hose, slopes: Slopes, levelM: number): number {
+/** What an empty hose must climb from the pump's base, m: the sum of its rises, as every dip keeps its water. */
+export function climbM({ route }: Hose, slopes: Slopes): number {
   const heights = route.map((point) => heightIn(slopes, point));
   let climb = 0;
   for (let at = 1; at < heights.length; at += 1) {
-    const [from, to] = [Math.max(heights[at - 1] ?? 0, levelM), Math.max(heights[at] ?? 0, levelM)];
+    const [from, to] = [Math.max(heights[at - 1] ?? 0, 0), Math.max(heights[at] ?? 0, 0)];
     climb += Math.max(0, to - from);
   }
   return climb;

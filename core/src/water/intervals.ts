@@ -1,5 +1,5 @@
 /** A rule that bounds the height of a float. */
-export type WindowRule = 'floor' | 'prime' | 'drain-back' | 'short-run' | 'limit' | 'order';
+export type WindowRule = 'floor' | 'prime' | 'drain-back' | 'limit' | 'order';
 
 /** What ends a height: a rule, in a pose. */
 export interface Bound {

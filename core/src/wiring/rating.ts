@@ -1,4 +1,5 @@
 import { protectionFamilies, ratingOverRunning, type ProtectionKind } from '../reference';
+import { SLACK } from '../units';
 
 export interface Rating {
   readonly kind: ProtectionKind;
@@ -17,9 +18,6 @@ export interface RatingQuestion {
 export type RatingAnswer =
   | { readonly found: true; readonly rating: Rating; readonly because: 'over-running' | 'maker' }
   | { readonly found: false; readonly because: 'maker-below-running' | 'beyond-all-ratings' };
-
-/** Amounts that differ by less than this share count as equal, so that 125 % of 8 A is met by 10 A. */
-const SLACK = 1 + 1e-9;
 
 /**
  * The smallest standard rating at or above 125 % of the running current; if that
