@@ -31,8 +31,8 @@ const shortWays = [
   inFile('water/well.ts', /1e-12|high < dryM/),
   inFile('water/advance.ts', /flows\.even|Math\.sign\(first\)/),
   inFile('findings/index.ts', /./),
-  inFile('assess/settings.ts', /knownRunning|wire\.ohm/),
-  inFile('assess/protection.ts', /netlist === question/),
+  inFile('sizing/settings.ts', /knownRunning|wire\.ohm/),
+  inFile('sizing/protection.ts', /netlist === question/),
 ];
 
 /** Questions that only the type checker asks: what they would catch is never there, or never missing, at that place. */
@@ -61,11 +61,11 @@ const guards = [
   inFile('water/modeKeeper.ts', /^one$/),
   inFile('water/trace.ts', /^row$/),
   inFile(
-    'assess/protection.ts',
+    'sizing/protection.ts',
     /part\.kind === 'fuse'|amps > 0|manualA !== undefined|autoA !== undefined|leg === 'stub'/,
   ),
-  inFile('assess/settings.ts', /part\.kind === 'pump'|motor\?\.kind/),
-  inFile('assess/windingTurn.ts', /part\.kind === 'pump'|=== 'stop'/),
+  inFile('sizing/settings.ts', /part\.kind === 'pump'|motor\?\.kind/),
+  inFile('sizing/windingTurn.ts', /part\.kind === 'pump'|=== 'stop'/),
 ];
 
 /** Where both ways come to the same: nought of one is nought of the other, or a second condition holds what the first did. */
@@ -100,13 +100,13 @@ const comesToTheSame = [
   inFile('water/drive.ts', /./),
   inFile('water/batteryAtWork.ts', /netA === 0/),
   inFile('water/modes.ts', /key|works|positions|blownAtS/),
-  inFile('assess/protection.ts', /shared-load|never|MAX_VALUE/),
-  inFile('assess/sizing.ts', /-1|guess|limitOf|ohmPerKm20C|size === smallest/),
+  inFile('sizing/protection.ts', /shared-load|never|MAX_VALUE/),
+  inFile('sizing/sizing.ts', /-1|guess|limitOf|ohmPerKm20C|size === smallest/),
 ];
 
 /** Seen only where two rare things meet in one run; kept for safety, and no test sets that up. */
 const twoRareThings = [
-  inFile('assess/protection.ts', /Math\.max/),
+  inFile('sizing/protection.ts', /Math\.max/),
   inFile('water/simulate.ts', /./),
   inFile('water/cycles.ts', /./),
   inFile('water/modeKeeper.ts', /./),
