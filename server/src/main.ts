@@ -50,6 +50,9 @@ const app = createApp({
 const host = process.env['HOST'] ?? '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4318);
 const server = createServer(app);
+// Longer than a browser leaves a connection idle: one closed here just as a request goes out fails that request.
+server.keepAliveTimeout = 65_000;
+server.headersTimeout = 70_000;
 
 server.once('error', (error) => {
   logger.fatal({ err: error.message }, 'cannot listen');

@@ -4,6 +4,7 @@ import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
 import { chromium } from '@playwright/test';
 import { buildSync } from 'esbuild';
 import type { CoreFigures } from './benchCore';
+import { phoneFigures } from './benchPhone';
 import { buildAll } from './build';
 import { chromiumProgram, needProgram, ngspiceProgram } from './debian';
 import { examplesFolder, localFolder, root } from './places';
@@ -72,8 +73,17 @@ async function firstScreen(address: string) {
   return { ...first, shownMs, everyPage: bytes };
 }
 
+/** `npm run bench -- phone [action]`: taps on a phone's page alone. */
+async function phone(only: string | undefined): Promise<void> {
+  await buildAll();
+  const figures = await withThrowawayServer(({ address }) => phoneFigures(address, new RegExp(only ?? '.')));
+  process.stdout.write(`${JSON.stringify({ ...figures, budgetsMs: { open: 100, step: 80 } }, null, 2)}\n`);
+}
+
 async function main(): Promise<void> {
   needProgram(chromiumProgram);
+  const [what, only] = process.argv.slice(2);
+  if (what === 'phone') return phone(only);
   needProgram(ngspiceProgram);
   await buildAll();
   const { machineMs, assess, solveMs, besideNgspice, water } = coreFigures();

@@ -1,121 +1,140 @@
 import type { Page } from '@playwright/test';
 
-/** What a tap asks for, and how one sees that it is there: words that must stand somewhere on the page, visible. */
+/** A tap on a phone, and how one sees that what it asked for is there. */
 export interface Action {
   readonly name: string;
-  /** Steppers, switches, floats and drags are held to the shorter budget. */
+  /** Opening a place may take 100 ms; steppers, switches, floats and drags 80. */
   readonly kind: 'open' | 'step';
-  /** Brings the page to where the action begins; not measured. */
+  /** Brings the page to where the tap is made; not measured. */
   readonly before: (page: Page) => Promise<void>;
-  /** The button touched, as a screen reader names it; a key instead where there is one. */
-  readonly touch: { readonly role: string; readonly name: RegExp } | { readonly key: string };
-  /** True in the page once what was asked for is painted. Runs in the page. */
-  readonly answered: string;
+  /** What is touched, as a screen reader names it. */
+  readonly touch: { readonly role: 'link' | 'tab' | 'radio' | 'button'; readonly name: string | RegExp };
+  /** Words that stand on the page, to be seen, once what was asked for is painted; `…` stands for any others than before. */
+  readonly answered: RegExp | 'other words';
 }
 
 const alderWren = '/boat/a1de0000-3e4e-4c1a-9b0a-000000000001';
 const alderPump = `${alderWren}/a1de0000-3e4e-4c1a-9b0a-0000000000c1`;
 const pinnockPump = '/boat/b1770000-3e4e-4c1a-9b0a-000000000003/b1770000-3e4e-4c1a-9b0a-0000000000c1';
 
-/** An expression of the page: some visible text matches. */
-const says = (pattern: string) => `window.visibleText(${JSON.stringify(pattern)})`;
+const seen = (page: Page, words: RegExp) => page.getByText(words).filter({ visible: true }).first().waitFor();
 
-const at =
-  (path: string, ready: RegExp) =>
-  async (page: Page): Promise<void> => {
-    const there = new URL(page.url()).pathname;
-    if (there !== path) {
-      await page.evaluate((to) => history.pushState(null, '', to), path);
-      await page.evaluate(() => dispatchEvent(new PopStateEvent('popstate')));
-      if (new URL(page.url()).pathname !== path) await page.goto(new URL(path, page.url()).href);
-    }
-    await page.getByText(ready).filter({ visible: true }).first().waitFor();
-    await page.waitForTimeout(600);
-  };
+const tap = (page: Page, { role, name }: Action['touch']) =>
+  page
+    .getByRole(role, typeof name === 'string' ? { name, exact: true } : { name })
+    .filter({ visible: true })
+    .first()
+    .click();
 
-const touched = (page: Page, role: 'radio' | 'tab' | 'button', name: string) =>
-  page.getByRole(role, { name, exact: true }).filter({ visible: true }).first().click();
+/** A page loaded anew, everything else fetched and at rest. */
+const loaded = (path: string, words: RegExp) => async (page: Page) => {
+  await page.goto(new URL(path, page.url()).href);
+  await seen(page, words);
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(400);
+};
 
-/** Everyday taps on a phone, in the order of a job. */
+const station = (name: string, words: RegExp) => async (page: Page) => {
+  await tap(page, { role: 'tab', name });
+  await seen(page, words);
+};
+
+/** What each station shows once it is there. */
+const shown = {
+  Survey: /^Source to panel/,
+  Size: /^Three supplies|^The pump at three supplies|^Sizes side by side|^Drop/,
+  Bench: /^Pump (standing|running)/,
+  Float: /^Base over the pump/,
+} as const;
+
+const first = (name: keyof typeof shown, from: string): Action => ({
+  name: `${name}, first time`,
+  kind: 'open',
+  before: loaded(`${alderPump}/${from}`, from === 'size' ? shown.Size : shown.Survey),
+  touch: { role: 'tab', name },
+  answered: shown[name],
+});
+
+const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
+  name: `${name}, again`,
+  kind: 'open',
+  before: async (page) => {
+    if (!page.url().includes(alderPump)) await loaded(`${alderPump}/size`, shown.Size)(page);
+    await station(name, shown[name])(page);
+    await station(from, shown[from])(page);
+    await page.waitForTimeout(300);
+  },
+  touch: { role: 'tab', name },
+  answered: shown[name],
+});
+
+/** Everyday taps, in the order of a job. */
 export const actions: readonly Action[] = [
   {
     name: 'yard opens a boat',
     kind: 'open',
-    before: at('/', /Alder Wren/),
+    before: loaded('/', /^Alder Wren/),
     touch: { role: 'link', name: /^Boat Alder Wren/ },
-    answered: says('^Main bilge pump'),
+    answered: /^Main bilge pump/,
   },
   {
     name: 'boat opens a circuit',
     kind: 'open',
-    before: at(alderWren, /Main bilge pump/),
+    before: loaded(alderWren, /^Main bilge pump/),
     touch: { role: 'link', name: /Main bilge pump/ },
-    answered: "location.pathname.split('/').length > 3 && window.visibleText('Survey|Drop')",
+    answered: /^(Source to panel|Drop)/,
   },
+  first('Survey', 'size'),
+  first('Size', 'survey'),
+  first('Bench', 'size'),
+  first('Float', 'size'),
+  again('Survey', 'Size'),
+  again('Size', 'Survey'),
+  again('Bench', 'Size'),
+  again('Float', 'Size'),
   {
-    name: 'opens Survey',
-    kind: 'open',
-    before: at(`${alderPump}/size`, /Drop/),
-    touch: { role: 'tab', name: /^Survey/ },
-    answered: says('Source'),
-  },
-  {
-    name: 'opens Size',
-    kind: 'open',
-    before: at(`${alderPump}/survey`, /Source/),
-    touch: { role: 'tab', name: /^Size/ },
-    answered: says('Conductors'),
-  },
-  {
-    name: 'opens Bench',
-    kind: 'open',
-    before: at(`${alderPump}/size`, /Conductors/),
-    touch: { role: 'tab', name: /^Bench/ },
-    answered: says('Pump standing'),
-  },
-  {
-    name: 'opens Float',
-    kind: 'open',
-    before: at(`${alderPump}/size`, /Conductors/),
-    touch: { role: 'tab', name: /^Float/ },
-    answered: says('base'),
-  },
-  {
-    name: 'bench switch to auto',
+    name: 'bench switch',
     kind: 'step',
     before: async (page) => {
-      await at(`${alderPump}/bench`, /Pump /)(page);
-      await touched(page, 'radio', 'High');
-      await touched(page, 'radio', 'Off');
-      await page.getByText('Pump standing').first().waitFor();
+      if (!page.url().endsWith('/bench')) await loaded(`${alderPump}/bench`, shown.Bench)(page);
+      await tap(page, { role: 'radio', name: 'High' });
+      await tap(page, { role: 'radio', name: 'Off' });
+      await seen(page, /^Pump standing/);
+      await page.waitForTimeout(300);
     },
-    touch: { role: 'radio', name: /^Auto$/ },
-    answered: says('^Pump running'),
+    touch: { role: 'radio', name: 'Auto' },
+    answered: /^Pump running/,
   },
   {
-    name: 'float stepper up',
+    name: 'float stepper',
     kind: 'step',
-    before: at(`${alderPump}/float`, /base/),
-    touch: { role: 'button', name: /^(Raise|Higher|More|\+)/ },
-    answered: 'window.changed()',
+    before: async (page) => {
+      if (!page.url().endsWith('/float')) await loaded(`${alderPump}/float`, shown.Float)(page);
+      await page.waitForTimeout(300);
+    },
+    touch: { role: 'button', name: 'More Base over the pump’s' },
+    answered: 'other words',
   },
   {
     name: 'survey stepper',
     kind: 'step',
-    before: at(`${alderPump}/survey`, /Source/),
-    touch: { role: 'button', name: /more$/i },
-    answered: 'window.changed()',
+    before: async (page) => {
+      if (!page.url().endsWith('/survey')) await loaded(`${alderPump}/survey`, shown.Survey)(page);
+      await page.waitForTimeout(300);
+    },
+    touch: { role: 'button', name: 'More Source to panel, one way' },
+    answered: 'other words',
   },
   {
     name: 'fix applied',
     kind: 'open',
     before: async (page) => {
-      await at(`${pinnockPump}/size`, /Conductors/)(page);
+      if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
       const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
       if (await undo.isEnabled()) await undo.click();
-      await page.waitForTimeout(600);
+      await page.waitForTimeout(400);
     },
     touch: { role: 'button', name: /^Use / },
-    answered: says('^Done: '),
+    answered: /^Done: /,
   },
 ];

@@ -11,11 +11,14 @@ import { withThrowawayServer } from './throwaway';
 const folder = join(root, 'docs', 'screenshots');
 const phone = { width: 390, height: 844 };
 const wide = { width: 1280, height: 800 };
+const MORNING = new Date('2026-05-04T08:30:00Z');
 
 interface Shot {
   readonly name: string;
   readonly path: string;
   readonly size: typeof phone;
+  /** Words that stand on the view once it is there. */
+  readonly shows: RegExp;
   readonly dark?: boolean;
   readonly before?: (page: Page) => Promise<void>;
 }
@@ -50,19 +53,26 @@ async function acrossToPort(page: Page): Promise<void> {
 }
 
 const shots: readonly Shot[] = [
-  { name: 'yard-phone', path: '/', size: phone },
-  { name: 'boat-phone', path: lowSamphire, size: phone },
+  { name: 'yard-phone', path: '/', size: phone, shows: /Alder Wren/ },
+  { name: 'boat-phone', path: lowSamphire, size: phone, shows: /Engine-well pump|Main/ },
   { name: 'survey-phone', path: `${alderPump}/survey`, size: phone },
   { name: 'size-phone', path: `${pinnockPump}/size`, size: phone },
   { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone },
-  { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, dark: true },
+  { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, shows: /Relay/, dark: true },
   { name: 'size-wide', path: `${alderPump}/size`, size: wide },
-  { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, before: pumpOnAuto },
-  { name: 'bench-table-phone', path: `${engineWell}/bench`, size: phone, before: tool('Table') },
+  { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, shows: /^Pump running/, before: pumpOnAuto },
+  {
+    name: 'bench-table-phone',
+    path: `${engineWell}/bench`,
+    size: phone,
+    shows: /Float down|float down/,
+    before: tool('Table'),
+  },
   {
     name: 'bench-meter-phone-dark',
     path: `${alderPump}/bench`,
     size: phone,
+    shows: /V$/,
     dark: true,
     before: async (page) => {
       await pumpOnAuto(page);
@@ -70,12 +80,13 @@ const shots: readonly Shot[] = [
       await page.getByRole('radio', { name: /^Pump, plus/ }).click();
     },
   },
-  { name: 'float-phone', path: `${alderPump}/float`, size: phone, before: pose('Under way') },
-  { name: 'float-wide', path: `${engineWell}/float`, size: wide, before: acrossToPort },
+  { name: 'float-phone', path: `${alderPump}/float`, size: phone, shows: /^Base over/, before: pose('Under way') },
+  { name: 'float-wide', path: `${engineWell}/float`, size: wide, shows: /^Base over/, before: acrossToPort },
   {
     name: 'float-cycle-phone-dark',
     path: `${pinnockPump}/float`,
     size: phone,
+    shows: /starts/,
     dark: true,
     before: async (page) => {
       await tool('Cycle')(page);
@@ -84,12 +95,12 @@ const shots: readonly Shot[] = [
       for (let step = 0; step < 3; step += 1) await time.press('Shift+ArrowRight');
     },
   },
-  { name: 'bench-wide', path: `${engineWell}/bench`, size: wide, before: pumpOnAuto },
-  { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, dark: true },
+  { name: 'bench-wide', path: `${engineWell}/bench`, size: wide, shows: /^Pump running/, before: pumpOnAuto },
+  { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, shows: /^Source to panel/, dark: true },
   { name: 'shared-feed-wide', path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`, size: wide },
   { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone },
-  { name: 'reference-phone-dark', path: '/reference', size: phone, dark: true },
-  { name: 'settings-phone', path: '/settings', size: phone },
+  { name: 'reference-phone-dark', path: '/reference', size: phone, shows: /Our rules/, dark: true },
+  { name: 'settings-phone', path: '/settings', size: phone, shows: /Units/ },
 ];
 
 /** One current picture of each main view, from the demo data. */
@@ -100,16 +111,31 @@ async function main(): Promise<void> {
   for (const old of readdirSync(folder)) rmSync(join(folder, old));
   await withThrowawayServer(async ({ address }) => {
     const browser = await chromium.launch(chromiumLaunch);
-    for (const { name, path, size, dark = false, before } of shots) {
-      const context = await browser.newContext({ viewport: size, colorScheme: dark ? 'dark' : 'light' });
+    for (const { name, path, size, shows, dark = false, before } of shots) {
+      const context = await browser.newContext({
+        viewport: size,
+        colorScheme: dark ? 'dark' : 'light',
+        // The same data give the same pixels: nothing moves, and it is always the same morning.
+        reducedMotion: 'reduce',
+      });
       const page = await context.newPage();
+      await page.clock.setFixedTime(MORNING);
       await page.goto(`${address}${path}`);
       await page.getByRole('heading', { level: 1 }).waitFor();
       await page.waitForLoadState('networkidle');
-      // A slow machine may still be loading a page or a boat.
       await page.getByRole('progressbar').waitFor({ state: 'detached' });
       await before?.(page);
-      await page.screenshot({ path: join(folder, `${name}.png`) });
+      // A view that never comes ends the command, saying which.
+      await page
+        .getByText(shows)
+        .filter({ visible: true })
+        .first()
+        .waitFor()
+        .catch(() => {
+          throw new Error(`The view “${name}” never came: nothing on it says ${String(shows)}.`);
+        });
+      await page.getByRole('progressbar').waitFor({ state: 'detached' });
+      await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled', caret: 'hide' });
       await context.close();
       say(`${name}.png`);
     }

@@ -1,0 +1,116 @@
+import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
+import { chromium, type CDPSession, type Page } from '@playwright/test';
+import { actions, type Action } from './phoneJourneys';
+
+const THROTTLE = 4;
+const ROUNDS = 12;
+
+/** What a tap took until its answer was painted, ms. */
+export interface PhoneFigure {
+  readonly name: string;
+  readonly kind: Action['kind'];
+  readonly medianMs: number;
+  readonly p95Ms: number;
+  readonly taps: number;
+}
+
+/**
+ * What watches in the page: `watchFor` begins with the next press, and is told
+ * once the words are on the page and a frame has been painted with them.
+ */
+const watcher = `
+  window.seenNow = (pattern, before) => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    if (pattern === null) return document.body.innerText !== before;
+    const words = new RegExp(pattern);
+    while (walker.nextNode()) {
+      const { parentElement, data } = walker.currentNode;
+      if (words.test(data.trim()) && parentElement.checkVisibility({ visibilityProperty: true }) && parentElement.getClientRects().length > 0) return true;
+    }
+    return false;
+  };
+  window.watchFor = (pattern) => {
+    window.answeredMs = null;
+    const before = pattern === null ? document.body.innerText : null;
+    addEventListener('pointerdown', () => {}, { once: true, capture: true });
+    addEventListener('pointerup', (event) => {
+      const begun = event.timeStamp;
+      const look = () => {
+        if (window.answeredMs !== null || !window.seenNow(pattern, before)) return;
+        observer.disconnect();
+        requestAnimationFrame(() => {
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = () => { window.answeredMs = performance.now() - begun; };
+          port2.postMessage(null);
+        });
+        window.answeredMs = undefined;
+      };
+      const observer = new MutationObserver(look);
+      observer.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true });
+    }, { once: true, capture: true });
+  };
+`;
+
+/** A fixed piece of arithmetic as the page does it at its throttle, ms: so that machines can be related. */
+const fixedLoop = `(() => { const begun = performance.now(); let sum = 0; for (let i = 1; i < 2e6; i += 1) sum += Math.sqrt(i) / (i + 1); return sum > 0 ? performance.now() - begun : NaN; })()`;
+
+async function measured(page: Page, cdp: CDPSession, action: Action): Promise<number | null> {
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await action.before(page);
+  const { role, name } = action.touch;
+  const target = page
+    .getByRole(role, typeof name === 'string' ? { name, exact: true } : { name })
+    .filter({ visible: true })
+    .first();
+  await target.scrollIntoViewIfNeeded();
+  const box = await target.boundingBox();
+  if (!box) return null;
+  const pattern = action.answered === 'other words' ? null : action.answered.source;
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
+  await page.evaluate(`window.watchFor(${JSON.stringify(pattern)})`);
+  await page.waitForTimeout(150);
+  await page.mouse.click(box.x + box.width / 2, box.y + Math.min(box.height / 2, 30));
+  await page.waitForFunction('typeof window.answeredMs === "number"', undefined, { timeout: 20_000, polling: 50 });
+  return await page.evaluate<number>('window.answeredMs');
+}
+
+function percentile(sorted: readonly number[], share: number): number {
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
+}
+
+/** Every action, so many times, on a phone's page at a quarter of the machine's speed. */
+export async function phoneFigures(
+  address: string,
+  only: RegExp = /./,
+): Promise<{ readonly fixedLoopMs: number; readonly actions: readonly PhoneFigure[] }> {
+  const browser = await chromium.launch(chromiumLaunch);
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: false });
+  await context.addInitScript(watcher);
+  const page = await context.newPage();
+  const cdp = await context.newCDPSession(page);
+  await page.goto(address);
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
+  const loops: number[] = [];
+  for (let round = 0; round < 9; round += 1) loops.push(await page.evaluate<number>(fixedLoop));
+  const figures: PhoneFigure[] = [];
+  for (const action of actions.filter(({ name }) => only.test(name))) {
+    const taken: number[] = [];
+    for (let round = 0; round < ROUNDS; round += 1) {
+      const ms = await measured(page, cdp, action);
+      if (ms !== null) taken.push(ms);
+    }
+    taken.sort((one, other) => one - other);
+    const figure = {
+      name: action.name,
+      kind: action.kind,
+      medianMs: Math.round(percentile(taken, 0.5)),
+      p95Ms: Math.round(percentile(taken, 0.95)),
+      taps: taken.length,
+    };
+    figures.push(figure);
+    process.stderr.write(`${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms\n`);
+  }
+  await browser.close();
+  loops.sort((one, other) => one - other);
+  return { fixedLoopMs: Math.round(percentile(loops, 0.5)), actions: figures };
+}
