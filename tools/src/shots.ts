@@ -55,11 +55,11 @@ async function acrossToPort(page: Page): Promise<void> {
 const shots: readonly Shot[] = [
   { name: 'yard-phone', path: '/', size: phone, shows: /Alder Wren/ },
   { name: 'boat-phone', path: lowSamphire, size: phone, shows: /Engine-well pump|Main/ },
-  { name: 'survey-phone', path: `${alderPump}/survey`, size: phone },
-  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone },
-  { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone },
+  { name: 'survey-phone', path: `${alderPump}/survey`, size: phone, shows: /^Source to panel/ },
+  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Drop/ },
+  { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone, shows: /^Main bilge pump/ },
   { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, shows: /Relay/, dark: true },
-  { name: 'size-wide', path: `${alderPump}/size`, size: wide },
+  { name: 'size-wide', path: `${alderPump}/size`, size: wide, shows: /^Drop/ },
   { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, shows: /^Pump running/, before: pumpOnAuto },
   {
     name: 'bench-table-phone',
@@ -97,8 +97,13 @@ const shots: readonly Shot[] = [
   },
   { name: 'bench-wide', path: `${engineWell}/bench`, size: wide, shows: /^Pump running/, before: pumpOnAuto },
   { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, shows: /^Source to panel/, dark: true },
-  { name: 'shared-feed-wide', path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`, size: wide },
-  { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone },
+  {
+    name: 'shared-feed-wide',
+    path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`,
+    size: wide,
+    shows: /^Drop/,
+  },
+  { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone, shows: /^Version 1/ },
   { name: 'reference-phone-dark', path: '/reference', size: phone, shows: /Our rules/, dark: true },
   { name: 'settings-phone', path: '/settings', size: phone, shows: /Units/ },
 ];
