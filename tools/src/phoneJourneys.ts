@@ -42,7 +42,7 @@ const station = (name: string, words: RegExp) => async (page: Page) => {
 /** What each station shows once it is there. */
 const shown = {
   Survey: /^Source to panel/,
-  Size: /^Three supplies|^The pump at three supplies|^Sizes side by side|^Drop/,
+  Size: /^Conductors lose/,
   Bench: /^Pump (standing|running)/,
   Float: /^Base over the pump/,
 } as const;
@@ -81,8 +81,8 @@ export const actions: readonly Action[] = [
     name: 'boat opens a circuit',
     kind: 'open',
     before: loaded(alderWren, /^Main bilge pump/),
-    touch: { role: 'link', name: /Main bilge pump/ },
-    answered: /^(Source to panel|Drop)/,
+    touch: { role: 'link', name: /^Circuit Main bilge pump/ },
+    answered: /^(Source to panel|Conductors lose)/,
   },
   first('Survey', 'size'),
   first('Size', 'survey'),

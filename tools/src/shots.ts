@@ -54,12 +54,12 @@ async function acrossToPort(page: Page): Promise<void> {
 
 const shots: readonly Shot[] = [
   { name: 'yard-phone', path: '/', size: phone, shows: /Alder Wren/ },
-  { name: 'boat-phone', path: lowSamphire, size: phone, shows: /Engine-well pump|Main/ },
+  { name: 'boat-phone', path: lowSamphire, size: phone, shows: /^Engine well, primary/ },
   { name: 'survey-phone', path: `${alderPump}/survey`, size: phone, shows: /^Source to panel/ },
-  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Drop/ },
-  { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone, shows: /^Main bilge pump/ },
-  { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, shows: /Relay/, dark: true },
-  { name: 'size-wide', path: `${alderPump}/size`, size: wide, shows: /^Drop/ },
+  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Conductors lose/ },
+  { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone, shows: /^House battery/ },
+  { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, shows: /battery/, dark: true },
+  { name: 'size-wide', path: `${alderPump}/size`, size: wide, shows: /^Conductors lose/ },
   { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, shows: /^Pump running/, before: pumpOnAuto },
   {
     name: 'bench-table-phone',
@@ -101,7 +101,7 @@ const shots: readonly Shot[] = [
     name: 'shared-feed-wide',
     path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`,
     size: wide,
-    shows: /^Drop/,
+    shows: /^Conductors lose/,
   },
   { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone, shows: /^Version 1/ },
   { name: 'reference-phone-dark', path: '/reference', size: phone, shows: /Our rules/, dark: true },

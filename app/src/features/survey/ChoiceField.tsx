@@ -1,11 +1,12 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { ChoiceRow, type Choice } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
 import { useField } from './FieldContext';
+import { sameProps } from './sameProps';
 
-/** One of a few values of the job; the default is shown as taken, and said to be the default. */
-export function ChoiceField<V extends string | number | boolean>({
+function OneChoice<V extends string | number | boolean>({
   path,
   label,
   choices,
@@ -51,3 +52,6 @@ export function ChoiceField<V extends string | number | boolean>({
     </View>
   );
 }
+
+/** One of a few values of the job; the default is shown as taken, and said to be the default. */
+export const ChoiceField = memo(OneChoice, sameProps) as typeof OneChoice;

@@ -1,10 +1,10 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
 import { useDrafts } from '../../data/boats';
-import { setAt, valueAt, type JobPath } from '../../data/jobPath';
 import type { Draft } from '../../data/draft';
+import { setAt, valueAt, type Changed, type JobPath } from '../../data/jobPath';
 
-/** The boat whose fields are below. */
-export const FieldDraftContext = createContext<Draft | null>(null);
+/** The boat whose fields are below, by its id: each field listens for its own value and for nothing else. */
+export const FieldBoatContext = createContext<string | null>(null);
 
 /** Doubts about figures, by the path of their field. */
 export const DoubtsContext = createContext<ReadonlyMap<string, string>>(new Map());
@@ -14,10 +14,27 @@ export function useDoubt(path: JobPath): string | undefined {
   return useContext(DoubtsContext).get(path.join('/'));
 }
 
+/** One part of the boat's draft; who asks is shown anew when it changes, and an object that reads the same is the same. */
+function useDraftPart<T>(read: (draft: Draft) => T): T | undefined {
+  const drafts = useDrafts();
+  const id = useContext(FieldBoatContext);
+  const kept = useRef<{ readonly part: T; readonly text: string } | null>(null);
+  return useSyncExternalStore(drafts.subscribe, () => {
+    const draft = drafts.all().get(id ?? '');
+    if (!draft) return undefined;
+    const part = read(draft);
+    if (typeof part !== 'object' || part === null) return part;
+    const text = JSON.stringify(part);
+    if (kept.current?.text !== text) kept.current = { part, text };
+    return kept.current.part;
+  });
+}
+
 /** What a field is begun anew by: its place, and changes of its boat that came from elsewhere. */
 export function useRound(path: JobPath): string {
-  const draft = useContext(FieldDraftContext);
-  return [draft?.id, draft?.reloads, ...path].join('/');
+  const id = useContext(FieldBoatContext);
+  const reloads = useDraftPart((draft) => draft.reloads);
+  return [id, reloads, ...path].join('/');
 }
 
 export interface FieldAccess {
@@ -34,33 +51,53 @@ export interface FieldAccess {
   keep(text: string | null): void;
 }
 
+/** What came of setting a value: the field, its form and what takes it all ask for the same. */
+interface Tried {
+  readonly before: Draft['job'];
+  readonly value: unknown;
+  readonly outcome: Changed;
+}
+
 /** Reading and writing one value of the boat's job. */
 export function useField(path: JobPath): FieldAccess {
   const drafts = useDrafts();
-  const draft = useContext(FieldDraftContext);
-  if (!draft) throw new Error('A field needs a boat above it.');
+  const id = useContext(FieldBoatContext);
+  if (id === null) throw new Error('A field needs a boat above it.');
   const key = path.join('/');
+  const value = useDraftPart((draft) => valueAt(draft.job, path));
+  const typed = useDraftPart((draft) => draft.typed[key]);
+  const tried = useRef<Tried | null>(null);
+  const job = () => drafts.all().get(id)?.job;
+  const outcomeOf = (wanted: unknown): Changed => {
+    const before = job();
+    if (!before) return { ok: false, message: 'This boat is not on this device any more.' };
+    const known = tried.current;
+    if (known && known.before === before && known.value === wanted) return known.outcome;
+    const outcome = setAt(before, path, wanted);
+    tried.current = { before, value: wanted, outcome };
+    return outcome;
+  };
   return {
-    value: valueAt(draft.job, path),
-    typed: draft.typed[key],
-    check: (value) => {
-      const result = setAt(draft.job, path, value);
+    value,
+    typed,
+    check: (wanted) => {
+      const result = outcomeOf(wanted);
       return result.ok ? null : result.message;
     },
-    take: (value) => {
-      const result = setAt(draft.job, path, value);
-      if (!result.ok || valueAt(draft.job, path) === value) return;
-      drafts.change(draft.id, result.job);
+    take: (wanted) => {
+      const result = outcomeOf(wanted);
+      if (!result.ok || valueAt(job(), path) === wanted) return;
+      drafts.change(id, result.job);
     },
-    replace: (value) => {
-      const result = setAt(draft.job, path, value);
+    replace: (wanted) => {
+      const result = outcomeOf(wanted);
       if (!result.ok) return;
       // Texts kept for fields below would stand for fields that may be gone.
-      for (const below of Object.keys(draft.typed)) {
-        if (below.startsWith(`${key}/`)) drafts.type(draft.id, below, null);
+      for (const below of Object.keys(drafts.all().get(id)?.typed ?? {})) {
+        if (below.startsWith(`${key}/`)) drafts.type(id, below, null);
       }
-      drafts.replace(draft.id, result.job);
+      drafts.replace(id, result.job);
     },
-    keep: (text) => drafts.type(draft.id, key, text),
+    keep: (text) => drafts.type(id, key, text),
   };
 }

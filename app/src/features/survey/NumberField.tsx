@@ -7,7 +7,7 @@ import {
   type QuantityKey,
   type UnitSystem,
 } from '@harbor-latch/core/units/index';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
@@ -17,12 +17,13 @@ import { Words } from '../../ui/Words';
 import { useDoubt, useField, useRound, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';
+import { sameProps } from './sameProps';
 
 /** A number with its unit, steppers, its default shown as one, and its message in place. */
-export function NumberField(props: NumberFieldProps) {
+export const NumberField = memo(function NumberField(props: NumberFieldProps) {
   const units = useUnits();
   return <InUnits key={units} {...props} yardUnits={units} />;
-}
+}, sameProps);
 
 /** The field keeps the unit chosen for it as long as the yard keeps its own. */
 function InUnits({ yardUnits, ...props }: NumberFieldProps & { readonly yardUnits: UnitSystem }) {

@@ -32,16 +32,10 @@ export function SurveyStation({
 }) {
   const { job } = draft;
   const circuit = job.circuits[index];
-  const doubts = useMemo(
-    () =>
-      new Map(
-        (circuit ? doubtsOf(circuit, job.boat.hullLengthM) : []).map(({ path, message }) => [
-          ['circuits', index, ...path].join('/'),
-          message,
-        ]),
-      ),
-    [circuit, index, job.boat.hullLengthM],
-  );
+  const found = circuit ? doubtsOf(circuit, job.boat.hullLengthM) : [];
+  // The same doubts are the same map: no field is shown anew for them.
+  const text = JSON.stringify(found.map(({ path, message }) => [['circuits', index, ...path].join('/'), message]));
+  const doubts = useMemo(() => new Map(JSON.parse(text) as [string, string][]), [text]);
   if (!circuit) return null;
   const { legs, options } = schemeOf(circuit);
   const legOf = (key: LegKey) => legs.find((leg) => leg.key === key);

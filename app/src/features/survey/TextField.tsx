@@ -1,9 +1,11 @@
+import { memo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { TextInput, View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { useField, useRound } from './FieldContext';
+import { sameProps } from './sameProps';
 
 interface TextFieldProps {
   readonly path: JobPath;
@@ -13,10 +15,10 @@ interface TextFieldProps {
 }
 
 /** A text of the job; left empty it is not entered, unless it must have one. */
-export function TextField(props: TextFieldProps) {
+export const TextField = memo(function TextField(props: TextFieldProps) {
   const round = useRound(props.path);
   return <OneText key={round} {...props} />;
-}
+}, sameProps);
 
 function OneText({ path, label, needed = false, lines = 1 }: TextFieldProps) {
   const field = useField(path);
