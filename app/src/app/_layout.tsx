@@ -16,23 +16,12 @@ import { ICON_FONT, PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
 import { darkTheme, lightTheme } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
+import { whenIdle } from '../ui/whenIdle';
 
 const textScale = { usual: 1, large: 1.15, largest: 1.3 } as const;
 
 /** The library's own icons are drawn by ours, which screen readers pass over. */
 const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };
-
-/** Calls when the browser has nothing else to do, or after a while. @returns what takes the call back */
-function whenIdle(call: () => void): () => void {
-  // Not every browser tells when it is idle.
-  const { requestIdleCallback, cancelIdleCallback } = window as Partial<Window>;
-  if (!requestIdleCallback || !cancelIdleCallback) {
-    const timer = setTimeout(call, 2000);
-    return () => clearTimeout(timer);
-  }
-  const idle = requestIdleCallback(call, { timeout: 5000 });
-  return () => cancelIdleCallback(idle);
-}
 
 export default function RootLayout() {
   const [fontsReady, fontsFailed] = useFonts({

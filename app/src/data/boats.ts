@@ -2,7 +2,8 @@ import { assess, type AssessedCircuit } from '@harbor-latch/core/assess/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
-import { createContext, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useIsFocused } from 'expo-router';
+import { createContext, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import { listBoats, ServerAway, type StoredBoat } from './api';
 import { browserWorld, DraftStore } from './DraftStore';
 import type { Draft } from './draft';
@@ -39,10 +40,20 @@ export interface Yard {
   retry(): void;
 }
 
+/** The drafts as long as the page is the one that is seen: those under it keep what they showed. */
+function useDraftsWhileSeen(store: DraftStore): ReadonlyMap<string, Draft> {
+  const seen = useIsFocused();
+  const last = useRef(store.all());
+  return useSyncExternalStore(store.subscribe, () => {
+    if (seen) last.current = store.all();
+    return last.current;
+  });
+}
+
 /** All boats: the server's, with what this device changed on top. */
 export function useYard(): Yard {
   const store = useDrafts();
-  const drafts = useSyncExternalStore(store.subscribe, store.all);
+  const drafts = useDraftsWhileSeen(store);
   const query = useQuery({
     queryKey: BOATS,
     queryFn: listBoats,

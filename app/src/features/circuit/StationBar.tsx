@@ -1,25 +1,14 @@
-import { standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
-import { worstSeverity } from '@harbor-latch/core/findings/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
 import { View } from 'react-native';
-import { Icon, type IconName } from '../../ui/Icon';
+import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { standingLook } from '../../ui/Standing';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import type { Station } from './atStation';
+import { stations, type StationEntry } from './stations';
 
-export type Station = 'survey' | 'size' | 'float' | 'bench' | 'drawing';
-
-interface StationLook {
-  readonly key: Station;
-  readonly name: string;
-  readonly icon: IconName;
-}
-
-const survey: StationLook = { key: 'survey', name: 'Survey', icon: 'tape-measure' };
-const size: StationLook = { key: 'size', name: 'Size', icon: 'scale-balance' };
-const float: StationLook = { key: 'float', name: 'Float', icon: 'waves-arrow-up' };
-const bench: StationLook = { key: 'bench', name: 'Bench', icon: 'flash-outline' };
-const drawing: StationLook = { key: 'drawing', name: 'Drawing', icon: 'transit-connection-variant' };
+const onRail = stations.filter((one) => one.onRail);
 
 interface StationsProps {
   readonly station: Station;
@@ -37,7 +26,7 @@ export function StationBar({ station, assessed, onGo }: StationsProps) {
       style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line }}
     >
       <View role="tablist" style={{ flexDirection: 'row' }}>
-        {[survey, size, float, bench, drawing].map((look) => (
+        {stations.map((look) => (
           <PressRow
             key={look.key}
             role="tab"
@@ -84,7 +73,7 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
       }}
     >
       <View role="tablist" aria-orientation="vertical" style={{ gap: 6 }}>
-        {[survey, size, float, bench].map((look) => (
+        {onRail.map((look) => (
           <PressRow
             key={look.key}
             role="tab"
@@ -114,35 +103,21 @@ function StationIcon({
   assessed,
   taken,
 }: {
-  readonly look: StationLook;
+  readonly look: StationEntry;
   readonly assessed: AssessedCircuit;
   readonly taken: boolean;
 }) {
   const palette = usePalette();
-  const standing = standingOf(assessed);
-  const wet = waterStanding(assessed);
-  const open =
-    look.key === 'survey'
-      ? standing === 'incomplete'
-      : look.key === 'float'
-        ? wet !== null
-        : look.key === 'size' && (standing === 'stop' || standing === 'caution');
-  const mark = standingLook[look.key === 'float' && wet ? wet : standing];
+  const mark = look.mark(assessed);
+  const marked = mark === null ? null : standingLook[mark];
   return (
     <View>
       <Icon name={look.icon} size={24} color={taken ? palette.accent : palette.text} />
-      {open ? (
+      {marked ? (
         <View style={{ position: 'absolute', top: -4, right: -14 }}>
-          <Icon name={mark.icon} size={16} color={palette[mark.ink]} />
+          <Icon name={marked.icon} size={16} color={palette[marked.ink]} />
         </View>
       ) : null}
     </View>
   );
-}
-
-/** The worst that is found of where pump and float stand. */
-function waterStanding(assessed: AssessedCircuit): 'stop' | 'caution' | null {
-  if (assessed.status === 'incomplete') return null;
-  const worst = worstSeverity(assessed.findings.filter(({ topic }) => topic === 'water'));
-  return worst === 'note' ? null : worst;
 }

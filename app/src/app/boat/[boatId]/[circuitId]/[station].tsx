@@ -1,0 +1,1 @@
+export { CircuitScreen as default } from '../../../../features/screens';

@@ -1,0 +1,68 @@
+import { defaults } from '@harbor-latch/core/reference/index';
+import type { ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Words } from '../../ui/Words';
+import { SaveNotices } from '../boat/SaveNotices';
+import { NotYet } from '../size/SizeStation';
+import { CircuitDrawing } from './DrawingStation';
+import type { AtStation } from './atStation';
+import type { StationEntry } from './stations';
+
+/** A station in its room: waiting for the survey, scrolling with the drawing beside it, or by itself. */
+export function StationFrame({ entry, at }: { readonly entry: StationEntry; readonly at: AtStation }) {
+  const { assessed, draft, wide, width, selected, onSelect, onGo } = at;
+  const waits = entry.needsSized && assessed.status === 'incomplete';
+  const content = waits ? <NotYet assessed={assessed} onSurvey={() => onGo('survey')} /> : entry.show(at);
+  if (entry.frame === 'own')
+    return <View style={{ flex: 1, minHeight: 0, ...(waits ? { padding: 12 } : {}) }}>{content}</View>;
+  if (!wide)
+    return (
+      <Page narrow>
+        <SaveNotices draft={draft} />
+        {content}
+      </Page>
+    );
+  return (
+    <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
+        <CircuitDrawing
+          draft={draft}
+          assessed={assessed}
+          width={Math.min(560, width - 200 - 480)}
+          selected={selected}
+          onSelect={onSelect}
+        />
+        <Words
+          kind="small"
+          muted
+        >{`Amperes: the most each carries, with ${defaults.runningSupplyV} V at the battery.`}</Words>
+      </ScrollView>
+      <Page>
+        <SaveNotices draft={draft} />
+        {content}
+      </Page>
+    </View>
+  );
+}
+
+function Page({ narrow = false, children }: { readonly narrow?: boolean; readonly children: ReactNode }) {
+  return narrow ? (
+    <ScrollView
+      style={{ flex: 1 }}
+      contentContainerStyle={{
+        padding: 12,
+        gap: 12,
+        paddingBottom: 32,
+        width: '100%',
+        maxWidth: 640,
+        alignSelf: 'center',
+      }}
+    >
+      {children}
+    </ScrollView>
+  ) : (
+    <ScrollView style={{ width: 480, flexGrow: 0 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 40 }}>
+      {children}
+    </ScrollView>
+  );
+}

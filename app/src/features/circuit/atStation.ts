@@ -1,0 +1,24 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { Fix } from '@harbor-latch/core/findings/index';
+import type { Circuit, Job } from '@harbor-latch/core/job/index';
+import type { Draft } from '../../data/draft';
+
+export type Station = 'survey' | 'size' | 'float' | 'bench' | 'drawing';
+
+/** What every station is given: the circuit, the room it has, and how changes are made and said. */
+export interface AtStation {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly assessed: AssessedCircuit;
+  readonly all: readonly AssessedCircuit[];
+  readonly wide: boolean;
+  readonly width: number;
+  readonly height: number;
+  /** Conductor or part chosen in the drawing. */
+  readonly selected: string | null;
+  readonly onSelect: (id: string | null) => void;
+  readonly onCircuit: (circuit: Circuit, said: string) => void;
+  readonly onJob: (job: Job, said: string) => void;
+  readonly onFix: (fix: Fix) => void;
+  readonly onGo: (station: Station) => void;
+}
