@@ -34,7 +34,6 @@ const watcher = `
   window.watchFor = (pattern) => {
     window.answeredMs = null;
     const before = pattern === null ? document.body.innerText : null;
-    addEventListener('pointerdown', () => {}, { once: true, capture: true });
     addEventListener('pointerup', (event) => {
       const begun = event.timeStamp;
       const look = () => {
@@ -71,7 +70,7 @@ async function measured(page: Page, cdp: CDPSession, action: Action): Promise<nu
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
   await page.evaluate(`window.watchFor(${JSON.stringify(pattern)})`);
   await page.waitForTimeout(150);
-  await page.mouse.click(box.x + box.width / 2, box.y + Math.min(box.height / 2, 30));
+  await page.touchscreen.tap(box.x + box.width / 2, box.y + Math.min(box.height / 2, 30));
   // Asked seldom, so that asking takes nothing from what is measured.
   for (let waited = 0; waited < PATIENCE_MS; waited += ASK_EVERY_MS) {
     await page.waitForTimeout(ASK_EVERY_MS);
@@ -91,7 +90,7 @@ export async function phoneFigures(
   only: RegExp = /./,
 ): Promise<{ readonly fixedLoopMs: number; readonly actions: readonly PhoneFigure[] }> {
   const browser = await chromium.launch(chromiumLaunch);
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: false });
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   await context.addInitScript(watcher);
   const page = await context.newPage();
   const cdp = await context.newCDPSession(page);

@@ -2,7 +2,6 @@ import { assess, type AssessedCircuit } from '@harbor-latch/core/assess/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
-import { useIsFocused } from 'expo-router';
 import { createContext, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import { listBoats, ServerAway, type StoredBoat } from './api';
 import { browserWorld, DraftStore } from './DraftStore';
@@ -40,9 +39,12 @@ export interface Yard {
   retry(): void;
 }
 
+/** Whether the page is the one that is seen, or lies under another. */
+export const SeenContext = createContext(true);
+
 /** The drafts as long as the page is the one that is seen: those under it keep what they showed. */
 function useDraftsWhileSeen(store: DraftStore): ReadonlyMap<string, Draft> {
-  const seen = useIsFocused();
+  const seen = useContext(SeenContext);
   const last = useRef(store.all());
   return useSyncExternalStore(store.subscribe, () => {
     if (seen) last.current = store.all();

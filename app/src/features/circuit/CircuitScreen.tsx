@@ -2,7 +2,7 @@ import { batteryOf, withIdea } from '@harbor-latch/core/assess/index';
 import type { Fix } from '@harbor-latch/core/findings/index';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { assessed as assessedOf, useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
@@ -38,6 +38,18 @@ export function CircuitScreen() {
   return <Circuit key={circuitId} draft={draft} index={index} station={stationNamed(station)} />;
 }
 
+/** Whether two drafts are the same to a station: being saved changes nothing that it shows. */
+function sameToStations(one: Draft, other: Draft): boolean {
+  const standing = ({ save }: Draft) => (save.kind === 'conflict' || save.kind === 'refused' ? save : null);
+  return (
+    one.id === other.id &&
+    one.job === other.job &&
+    one.typed === other.typed &&
+    one.reloads === other.reloads &&
+    standing(one) === standing(other)
+  );
+}
+
 function Circuit({
   draft,
   index,
@@ -56,31 +68,37 @@ function Circuit({
   const wide = width >= WIDE;
   const shown = station === 'drawing' && wide ? 'size' : station;
   const kept = useKept(shown);
+  const [steady, setSteady] = useState(draft);
+  if (steady !== draft && !sameToStations(steady, draft)) setSteady(draft);
   const all = assessedOf(draft.job, units);
   const circuit = draft.job.circuits[index];
   const assessed = all[index];
-  if (!circuit || !assessed) return null;
+  // The same for every station and every tap on one: those that nothing has changed for are not shown anew.
+  const at = useMemo((): AtStation | null => {
+    if (!assessed) return null;
+    const { id, job } = steady;
+    const onJob = (changed: Job, said: string) => {
+      drafts.replace(id, changed);
+      say(said, () => drafts.undo(id));
+    };
+    return {
+      draft: steady,
+      index,
+      assessed,
+      all,
+      wide,
+      width,
+      height,
+      selected,
+      onSelect: setSelected,
+      onCircuit: (changed: JobCircuit, said: string) => onJob(withIdea(job, { label: said, circuit: changed }), said),
+      onJob,
+      onFix: (fix: Fix) => onJob(withIdea(job, fix), `Done: ${fix.label}`),
+      onGo: (to) => router.setParams({ station: to }),
+    };
+  }, [steady, index, assessed, all, wide, width, height, selected, drafts, say, router]);
+  if (!circuit || !assessed || !at) return null;
   const undo = () => drafts.undo(draft.id);
-  const changeJob = (job: Job, said: string) => {
-    drafts.replace(draft.id, job);
-    say(said, undo);
-  };
-  const at: AtStation = {
-    draft,
-    index,
-    assessed,
-    all,
-    wide,
-    width,
-    height,
-    selected,
-    onSelect: setSelected,
-    onCircuit: (changed: JobCircuit, said: string) =>
-      changeJob(withIdea(draft.job, { label: said, circuit: changed }), said),
-    onJob: changeJob,
-    onFix: (fix: Fix) => changeJob(withIdea(draft.job, fix), `Done: ${fix.label}`),
-    onGo: (to) => router.setParams({ station: to }),
-  };
   const drawingFile = () => {
     const title = `${draft.job.boat.name}, ${circuit.name}`;
     exportSvg(title, svgText(circuitDiagram(assessed, batteryOf(draft.job, circuit), units), title));

@@ -1,5 +1,5 @@
 import { defaults } from '@harbor-latch/core/reference/index';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Words } from '../../ui/Words';
 import { SaveNotices } from '../boat/SaveNotices';
@@ -9,7 +9,13 @@ import type { AtStation } from './atStation';
 import type { StationEntry } from './stations';
 
 /** A station in its room: waiting for the survey, scrolling with the drawing beside it, or by itself. */
-export function StationFrame({ entry, at }: { readonly entry: StationEntry; readonly at: AtStation }) {
+export const StationFrame = memo(function StationFrame({
+  entry,
+  at,
+}: {
+  readonly entry: StationEntry;
+  readonly at: AtStation;
+}) {
   const { assessed, draft, wide, width, selected, onSelect, onGo } = at;
   const waits = entry.needsSized && assessed.status === 'incomplete';
   const content = waits ? <NotYet assessed={assessed} onSurvey={() => onGo('survey')} /> : entry.show(at);
@@ -43,7 +49,7 @@ export function StationFrame({ entry, at }: { readonly entry: StationEntry; read
       </Page>
     </View>
   );
-}
+});
 
 function Page({ narrow = false, children }: { readonly narrow?: boolean; readonly children: ReactNode }) {
   return narrow ? (

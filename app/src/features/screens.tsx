@@ -1,0 +1,37 @@
+import { useIsFocused } from 'expo-router';
+import { SeenContext } from '../data/boats';
+import { lazily, type LazyScreen } from '../ui/lazily';
+
+/** Every page of the application, each loaded when it is first shown or while nothing else is to be done. */
+const Yard = lazily(() => import('./yard/YardScreen').then(({ YardScreen: screen }) => screen));
+const Boat = lazily(() => import('./boat/BoatScreen').then(({ BoatScreen: screen }) => screen));
+const Circuit = lazily(() => import('./circuit/CircuitScreen').then(({ CircuitScreen: screen }) => screen));
+const Versions = lazily(() => import('./boat/VersionsScreen').then(({ VersionsScreen: screen }) => screen));
+const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
+const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
+
+/** A page that follows changes only while it is seen: those under it in the stack rest. */
+function resting(Page: LazyScreen<object>) {
+  return function Resting() {
+    return (
+      <SeenContext.Provider value={useIsFocused()}>
+        <Page />
+      </SeenContext.Provider>
+    );
+  };
+}
+
+export const YardScreen = resting(Yard);
+export const BoatScreen = resting(Boat);
+export const CircuitScreen = resting(Circuit);
+export const VersionsScreen = resting(Versions);
+export const ReferenceScreen = resting(Reference);
+export const SettingsScreen = resting(Settings);
+
+/** The order in which a user is likely to come to them. */
+const likely = [Yard, Boat, Circuit, Reference, Settings, Versions];
+
+/** Brings every page onto the device, one after the other: in the bilge there may be no connection later. */
+export async function fetchScreensAhead(): Promise<void> {
+  for (const screen of likely) await screen.fetchAhead();
+}

@@ -1,0 +1,30 @@
+import { chromium } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--disable-dev-shm-usage'] });
+const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+const cdp = await page.context().newCDPSession(page);
+const b='http://127.0.0.1:4556';
+const p='/boat/a1de0000-3e4e-4c1a-9b0a-000000000001/a1de0000-3e4e-4c1a-9b0a-0000000000c1';
+const act = async (name, f) => {
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  await browser.startTracing(page, { path: '/tmp/trace.json', categories: ['devtools.timeline','disabled-by-default-devtools.timeline','blink.user_timing'] });
+  await f(); await page.waitForTimeout(1800);
+  await browser.stopTracing();
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  const { traceEvents } = JSON.parse(readFileSync('/tmp/trace.json','utf8'));
+  const sums = {}; const big=[];
+  for (const e of traceEvents) if (e.ph==='X' && e.dur) { sums[e.name]=(sums[e.name]??0)+e.dur/1000; if (e.name==='RunTask' && e.dur>40000) big.push([Math.round(e.ts/1000), Math.round(e.dur/1000)]); }
+  const t0 = Math.min(...big.map(x=>x[0]));
+  console.log('==', name, Object.entries(sums).filter(([k])=>/FunctionCall|UpdateLayoutTree|^Layout$|PrePaint|Paint$|Layerize|EvaluateScript|TimerFire|FireAnimationFrame|EventDispatch|RunMicrotasks|HitTest|Commit|MinorGC|MajorGC|V8.GC|ParseHTML|FireIdle/.test(k)).sort((a,b)=>b[1]-a[1]).map(([k,v])=>`${k} ${Math.round(v)}`).join(', '), '\n tasks>40:', big.sort((a,b)=>a[0]-b[0]).map(x=>`${x[0]-t0}+${x[1]}`).join(' '));
+};
+await page.goto(b+p+'/size'); await page.waitForLoadState('networkidle'); await page.waitForTimeout(3000);
+const tab = (n) => page.getByRole('tab',{name:n}).click({noWaitAfter:true});
+await act('survey first', () => tab('Survey'));
+await act('size again', () => tab('Size'));
+await act('survey again', () => tab('Survey'));
+await act('bench', () => tab('Bench'));
+await act('bench switch', () => page.getByRole('radio',{name:'Auto',exact:true}).click());
+await act('float', () => tab('Float'));
+await act('stepper', () => page.getByRole('button',{name:'More Base over the pump’s'}).click());
+console.log('dom', await page.evaluate(()=>document.querySelectorAll('*').length));
+await browser.close();
