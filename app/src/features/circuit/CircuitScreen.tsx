@@ -2,7 +2,7 @@ import { batteryOf, withIdea } from '@harbor-latch/core/assess/index';
 import type { Fix } from '@harbor-latch/core/findings/index';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { assessed as assessedOf, useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
@@ -35,7 +35,7 @@ export function CircuitScreen() {
   const index = draft?.job.circuits.findIndex((circuit) => circuit.id === circuitId) ?? -1;
   if (!draft || index < 0)
     return <Absent yard={yard} what={draft ? 'circuit' : 'boat'} back={draft ? `/boat/${boatId}` : '/'} />;
-  return <Circuit key={circuitId} draft={draft} index={index} station={stationNamed(station)} />;
+  return <Circuit key={circuitId} draft={draft} index={index} addressed={stationNamed(station)} />;
 }
 
 /** Whether two drafts are the same to a station: being saved changes nothing that it shows. */
@@ -53,18 +53,19 @@ function sameToStations(one: Draft, other: Draft): boolean {
 function Circuit({
   draft,
   index,
-  station,
+  addressed,
 }: {
   readonly draft: Draft;
   readonly index: number;
-  readonly station: Station;
+  /** The station that the address names. */
+  readonly addressed: Station;
 }) {
   const { width, height } = useWindowDimensions();
-  const router = useRouter();
   const drafts = useDrafts();
   const say = useSay();
   const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
+  const { station, go } = useStation(addressed);
   const wide = width >= WIDE;
   const shown = station === 'drawing' && wide ? 'size' : station;
   const kept = useKept(shown);
@@ -94,9 +95,9 @@ function Circuit({
       onCircuit: (changed: JobCircuit, said: string) => onJob(withIdea(job, { label: said, circuit: changed }), said),
       onJob,
       onFix: (fix: Fix) => onJob(withIdea(job, fix), `Done: ${fix.label}`),
-      onGo: (to) => router.setParams({ station: to }),
+      onGo: go,
     };
-  }, [steady, index, assessed, all, wide, width, height, selected, drafts, say, router]);
+  }, [steady, index, assessed, all, wide, width, height, selected, drafts, say, go]);
   if (!circuit || !assessed || !at) return null;
   const undo = () => drafts.undo(draft.id);
   const drawingFile = () => {
@@ -129,6 +130,21 @@ function Circuit({
       </View>
     </Screen>
   );
+}
+
+/** The station shown: a tap shows it at once, and the address follows when nothing else is to be done. */
+function useStation(addressed: Station) {
+  const router = useRouter();
+  const [shown, setShown] = useState({ station: addressed, addressed });
+  // An address that was changed elsewhere, as by the way back, leads.
+  if (shown.addressed !== addressed) setShown({ station: addressed, addressed });
+  const { station } = shown;
+  useEffect(
+    () => (station === addressed ? undefined : whenIdle(() => router.setParams({ station }))),
+    [station, addressed, router],
+  );
+  const go = useCallback((to: Station) => setShown((now) => ({ ...now, station: to })), []);
+  return { station, go };
 }
 
 /** Stations that are ready to be shown: those seen, and the others one after the other while nothing else is to be done. */
