@@ -1,7 +1,7 @@
 export * from './alternatives';
 export * from './behaviour';
 export * from './conductors';
-export * from './protection';
-export * from './settings';
-export * from './sizing';
-export * from './smallerSize';
+export { protectionFacts, ratingInForce, withRating } from './protection';
+export { everySolved, leastBy, ownFeedOnly, runningSettings, solveIn, withSupply, type Solved } from './settings';
+export { dropInForce, ohmsAt, proposeSize, sizeNamed, type NamedSize } from './sizing';
+export { smallerSizeOf } from './smallerSize';
