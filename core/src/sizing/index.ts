@@ -2,6 +2,15 @@ export * from './alternatives';
 export * from './behaviour';
 export * from './conductors';
 export { protectionFacts, ratingInForce, withRating } from './protection';
-export { everySolved, leastBy, ownFeedOnly, runningSettings, solveIn, withSupply, type Solved } from './settings';
+export {
+  everySolved,
+  leastBy,
+  ownFeedOnly,
+  runningSettings,
+  solveIn,
+  withPump,
+  withSupply,
+  type Solved,
+} from './settings';
 export { dropInForce, ohmsAt, proposeSize, sizeNamed, type NamedSize } from './sizing';
 export { smallerSizeOf } from './smallerSize';
