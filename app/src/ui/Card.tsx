@@ -2,9 +2,6 @@ import type { ReactNode } from 'react';
 import { View, type StyleProp, type ViewStyle } from 'react-native';
 import { usePalette } from './theme';
 
-/** What is far below the page's edge is neither laid out nor painted until it comes near: a long page opens sooner. */
-const whenNear: object = { contentVisibility: 'auto', containIntrinsicSize: 'auto 320px' };
-
 /** A quiet surface that holds one thing. */
 export function Card({ children, style }: { readonly children: ReactNode; readonly style?: StyleProp<ViewStyle> }) {
   const palette = usePalette();
@@ -18,7 +15,6 @@ export function Card({ children, style }: { readonly children: ReactNode; readon
           borderRadius: 14,
           overflow: 'hidden',
         },
-        whenNear,
         style,
       ]}
     >
