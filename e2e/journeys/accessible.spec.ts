@@ -85,3 +85,25 @@ test('every button and field of the survey is big enough for a wet thumb', async
     );
   expect(small).toEqual([]);
 });
+
+for (const [view, title, address] of views) {
+  test(`nothing of the ${view} reaches beyond the page’s edge`, async ({ page, request }) => {
+    const job = await addBoat(request, demoBoat('alder-wren', 'Fits'));
+    await open(page, address(job).replace('Axed', 'Fits'), title.replace('Axed', 'Fits'));
+    await expect(page.getByRole('progressbar')).toHaveCount(0);
+    const beyond = await page
+      .getByRole('main')
+      .locator('[role=button], [role=radio], [role=tab], [role=link], a, input')
+      .evaluateAll((targets) =>
+        targets
+          .filter((target) => target.checkVisibility() && !target.closest('svg'))
+          .map((target) => ({
+            name: target.getAttribute('aria-label') ?? target.textContent ?? '',
+            box: target.getBoundingClientRect(),
+          }))
+          .filter(({ box }) => box.right > innerWidth + 1 || box.left < -1)
+          .map(({ name, box }) => `${name} ${Math.round(box.left)} to ${Math.round(box.right)} of ${innerWidth}`),
+      );
+    expect(beyond).toEqual([]);
+  });
+}

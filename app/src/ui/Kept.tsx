@@ -16,7 +16,9 @@ export function Kept({ shown, children }: { readonly shown: boolean; readonly ch
   }, [shown, room]);
   return (
     <>
-      {shown ? <div ref={place} style={{ display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }} /> : null}
+      {shown ? (
+        <div ref={place} style={{ display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0, minWidth: 0 }} />
+      ) : null}
       <Activity mode={shown ? 'visible' : 'hidden'}>{createPortal(children, room)}</Activity>
     </>
   );
@@ -24,6 +26,6 @@ export function Kept({ shown, children }: { readonly shown: boolean; readonly ch
 
 function newRoom(): HTMLElement {
   const room = document.createElement('div');
-  Object.assign(room.style, { display: 'flex', flexDirection: 'column', flex: '1', minHeight: '0' });
+  Object.assign(room.style, { display: 'flex', flexDirection: 'column', flex: '1', minHeight: '0', minWidth: '0' });
   return room;
 }

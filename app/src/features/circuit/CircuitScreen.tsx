@@ -23,6 +23,8 @@ import { StationBar, StationRail } from './StationBar';
 import { stationNamed, stations } from './stations';
 
 const WIDE = 1000;
+/** So long a page that was just opened has the machine to itself, ms. */
+const AFTER_PAINT_MS = 400;
 
 /** A circuit at its stations: one after the other on a phone, side by side where there is room. */
 export function CircuitScreen() {
@@ -153,7 +155,16 @@ function useKept(shown: Station): ReadonlySet<Station> {
   if (!kept.has(shown)) setKept(new Set([...kept, shown]));
   useEffect(() => {
     const next = stations.find(({ key }) => !kept.has(key));
-    return next && whenIdle(() => setKept(new Set([...kept, next.key])));
+    if (!next) return undefined;
+    // What was asked for is painted first.
+    let stop = (): void => undefined;
+    const timer = setTimeout(() => {
+      stop = whenIdle(() => setKept(new Set([...kept, next.key])));
+    }, AFTER_PAINT_MS);
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
   }, [kept]);
   return kept;
 }

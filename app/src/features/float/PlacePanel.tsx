@@ -8,6 +8,7 @@ import { useUnits } from '../../data/settings';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
+import { Card } from '../../ui/Card';
 import { FindingCard } from '../size/FindingCard';
 import { BoatForm } from '../survey/BoatForm';
 import { ChoiceField } from '../survey/ChoiceField';
@@ -162,52 +163,56 @@ function FloatKind({ index, water }: { readonly index: number; readonly water: W
   const { float, sensor } = water;
   if (!float || sensor === null || sensor === 'timer' || sensor === 'integral') return null;
   return (
-    <More
-      title="Kind and trip heights"
-      summary={`${sensor}, on at ${formatQuantity(float.onM, 'shortLength', units)}, off at ${formatQuantity(float.offM, 'shortLength', units)} over its base`}
-      alone
-    >
-      <ChoiceField
-        path={[...at, 'kind']}
-        label="Kind of float"
-        assumed={sensor}
-        choices={[
-          { value: 'hinged', label: 'Hinged' },
-          { value: 'enclosed', label: 'Enclosed' },
-          { value: 'probe', label: 'Probe' },
-        ]}
-        guide="Hinged floats lie level, hinge towards the flow; crumbs and rags wedge them, so give them a cage or use a probe."
-      />
-      <NumberField
-        path={[...at, 'onM']}
-        label="Switches on at"
-        quantity="shortLength"
-        step={{ metric: 5, us: 0.2 }}
-        assumed={float.onM}
-        guide="Water over its base. Read the leaflet, or lift it in a bucket."
-      />
-      <NumberField
-        path={[...at, 'offM']}
-        label="Switches off at"
-        quantity="shortLength"
-        step={{ metric: 5, us: 0.2 }}
-        assumed={float.offM}
-      />
-      <NumberField
-        path={[...at, 'onDelayS']}
-        label="Waits before it starts"
-        quantity="time"
-        step={{ metric: 1, us: 1 }}
-        assumed={float.onDelayS}
-      />
-      <NumberField
-        path={[...at, 'runOnS']}
-        label="Runs on after"
-        quantity="time"
-        step={{ metric: 1, us: 1 }}
-        assumed={float.runOnS}
-      />
-    </More>
+    <Card>
+      <View style={{ padding: 14 }}>
+        <More
+          title="Kind and trip heights"
+          summary={`${sensor}, on at ${formatQuantity(float.onM, 'shortLength', units)}, off at ${formatQuantity(float.offM, 'shortLength', units)} over its base`}
+          alone
+        >
+          <ChoiceField
+            path={[...at, 'kind']}
+            label="Kind of float"
+            assumed={sensor}
+            choices={[
+              { value: 'hinged', label: 'Hinged' },
+              { value: 'enclosed', label: 'Enclosed' },
+              { value: 'probe', label: 'Probe' },
+            ]}
+            guide="Hinged floats lie level, hinge towards the flow; crumbs and rags wedge them, so give them a cage or use a probe."
+          />
+          <NumberField
+            path={[...at, 'onM']}
+            label="Switches on at"
+            quantity="shortLength"
+            step={{ metric: 5, us: 0.2 }}
+            assumed={float.onM}
+            guide="Water over its base. Read the leaflet, or lift it in a bucket."
+          />
+          <NumberField
+            path={[...at, 'offM']}
+            label="Switches off at"
+            quantity="shortLength"
+            step={{ metric: 5, us: 0.2 }}
+            assumed={float.offM}
+          />
+          <NumberField
+            path={[...at, 'onDelayS']}
+            label="Waits before it starts"
+            quantity="time"
+            step={{ metric: 1, us: 1 }}
+            assumed={float.onDelayS}
+          />
+          <NumberField
+            path={[...at, 'runOnS']}
+            label="Runs on after"
+            quantity="time"
+            step={{ metric: 1, us: 1 }}
+            assumed={float.runOnS}
+          />
+        </More>
+      </View>
+    </Card>
   );
 }
 
