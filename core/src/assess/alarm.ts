@@ -1,39 +1,22 @@
-import { truthTable, type Netlist } from '../circuit';
-import { judgeAlarm, wiredAsOfAlarm, type AlarmFacts, type Finding, type Statement } from '../findings';
+import { keptRows, truthTable, type Netlist } from '../circuit';
+import { judgeCircuit, type AlarmFacts, type WaterFacts } from '../findings';
 import type { Circuit } from '../job';
 import { minimumSize } from '../reference';
 import { differencesInWords, netlistOf, planCircuit, rewire, type Plan } from '../schemes';
 import { conductorFacts, everySolved, netlistAsWired, ohmsAt, sizeNamed } from '../sizing';
 import type { Surroundings } from './surroundings';
-import { floatEffect, tryFixes } from './tryFixes';
+import type { Judged } from './tryFix';
 import { waterFactsOf } from './waterFacts';
 
-/** An alarm with a battery of its own: its loop, sized and judged. */
-export interface AssessedAlarm {
-  readonly status: 'alarm';
-  readonly circuit: Circuit;
+/** An alarm with its own battery, judged, and what its fixes are tried with. */
+export interface JudgedAlarm extends Judged<AlarmFacts> {
   readonly plan: Plan;
   readonly netlist: Netlist;
-  readonly facts: AlarmFacts;
-  readonly findings: readonly Finding[];
-  readonly wiredAs: readonly Statement[];
+  waterAs(circuit: Circuit): WaterFacts | null;
 }
 
 /** Sizes and judges an alarm that needs nothing of the boat's supply. */
-export function assessAlarm(circuit: Circuit, around: Surroundings): AssessedAlarm {
-  const { facts, judgements, ...known } = judgeLoop(circuit, around);
-  const again = (changed: Circuit) => judgeLoop(changed, around);
-  return {
-    status: 'alarm',
-    circuit,
-    ...known,
-    facts,
-    findings: tryFixes({ facts, judgements }, again, floatEffect(around.units)),
-    wiredAs: wiredAsOfAlarm(facts),
-  };
-}
-
-function judgeLoop(circuit: Circuit, { battery, petrol, water, units }: Surroundings) {
+export function judgeAlarm(circuit: Circuit, { battery, boat, water, units }: Surroundings): JudgedAlarm {
   const choices = circuit.choices ?? {};
   // Nothing of the pump is read by a scheme that has none.
   const surveyed = { ...circuit, pump: { ...circuit.pump, currentA: circuit.pump.currentA ?? 0 } };
@@ -47,9 +30,11 @@ function judgeLoop(circuit: Circuit, { battery, petrol, water, units }: Surround
   const solved = everySolved(planned);
   const { plan: wired, strays } = rewire(plan, circuit.rewired);
   const facts: AlarmFacts = {
+    kind: 'alarm',
     circuit,
+    boat,
+    battery,
     units,
-    petrol,
     conductors: plan.conductors.map((conductor) =>
       conductorFacts({
         planned: conductor,
@@ -65,11 +50,17 @@ function judgeLoop(circuit: Circuit, { battery, petrol, water, units }: Surround
       strays,
       differences: differencesInWords(plan, circuit),
       reversed: false,
-      rows: truthTable(netlist),
+      rows: keptRows(netlist, truthTable(netlist)),
       lowRows: [],
       lowestV: 0,
     },
     water: waterFactsOf(circuit, water, null),
   };
-  return { plan, netlist, facts, judgements: judgeAlarm(facts) };
+  return {
+    plan,
+    netlist,
+    facts,
+    judgements: judgeCircuit(facts),
+    waterAs: (other) => waterFactsOf(other, water, null),
+  };
 }

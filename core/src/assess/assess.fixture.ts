@@ -1,10 +1,33 @@
 import { newCircuit, newJob, type Choices, type Circuit, type Job } from '../job';
 import { conductorSizes, type CableFamily } from '../reference';
 import fc from 'fast-check';
-import { assess } from './assess';
-import type { AssessedCircuit } from './circuit';
+import type { Finding, Fix } from '../findings';
+import { Assessor } from './Assessor';
+import type { AssessOptions } from './assess';
+import type { AssessedAlarm, AssessedPump, Unfinished } from './assessed';
 
-export type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
+/** A finding with its fix, tried when it is read. */
+type WithFix = Finding & { readonly fix?: Fix | undefined };
+type FindingsWithFix<A> = Omit<A, 'findings'> & { readonly findings: readonly WithFix[] };
+export type Sized = FindingsWithFix<AssessedPump>;
+
+/** A job assessed, each finding with its fix. */
+export function assess(
+  job: Job,
+  { units }: AssessOptions = {},
+): (Sized | FindingsWithFix<AssessedAlarm> | Unfinished)[] {
+  const assessor = new Assessor(units);
+  return assessor.assess(job).circuits.map((one) => {
+    if (one.status === 'incomplete') return one;
+    const findings = one.findings.map((finding) => ({
+      ...finding,
+      get fix() {
+        return finding.mayHaveFix ? assessor.fixOf(job, one.circuit.id, finding.id) : undefined;
+      },
+    }));
+    return { ...one, findings };
+  });
+}
 
 /** The figures of a test's circuit; what is left out is 5 A over 3 + 5 + 5 m. */
 export interface Survey {

@@ -1,3 +1,4 @@
+import { keptPartA } from '../circuit';
 import { assessedOf, changed, findingOf } from './assess.fixture';
 import type { Job } from '../job';
 
@@ -49,7 +50,7 @@ describe('a battery', () => {
           (setting.switches['switch'] === 'auto' ||
             (scheme === 'backup-alarm' && setting.switches['switch'] === 'off')),
       );
-      expect(waiting?.point?.partA('battery')).toBeGreaterThan(0.004);
+      expect(waiting?.point ? keptPartA(waiting.point, 'battery') : 0).toBeGreaterThan(0.004);
       expect(
         assessedOf(job).findings.filter(({ severity, topic }) => severity === 'stop' && topic === 'wiring'),
       ).toEqual([]);

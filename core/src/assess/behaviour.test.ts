@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runs } from '../../testing/runs.fixture';
 import { newCircuit, newJob, type Circuit, type Job } from '../job';
 import { schemeKeys } from '../schemes';
-import { assess } from './assess';
+import { assess } from './assess.fixture';
 import { assessReport } from './report';
 
 const legs = { sourceToPanel: { lengthM: 3 }, panelToBilge: { lengthM: 5 }, bilgeToNegative: { lengthM: 5 } };

@@ -1,4 +1,4 @@
-import { motorAt } from '../circuit';
+import { keptPartA, motorAt } from '../circuit';
 import type { BatteryCircuit, BatteryFacts, BoatFacts, SteadyWayIn } from '../findings';
 import type { Battery, IngressSource, Job } from '../job';
 import {
@@ -11,14 +11,23 @@ import {
 } from '../reference';
 import { schemeOf } from '../schemes';
 import type { UnitSystem } from '../units';
-import type { AssessedCircuit } from './circuit';
+import type { AssessedCircuit, AssessedPump } from './assessed';
 import { solveIn, withSupply } from '../sizing';
 
-type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
+/** What a battery feels of a circuit with a pump. */
+export type Sized = Pick<AssessedPump, 'circuit' | 'plan' | 'netlist' | 'facts'>;
 
 /** What a boat is judged by as a whole: her batteries with all that hangs on them, and what comes in by itself. */
 export function boatFactsOf(job: Job, assessed: readonly AssessedCircuit[], units: UnitSystem): BoatFacts {
-  const sized = assessed.filter((one): one is Sized => one.status === 'sized');
+  return boatFactsBy(
+    job,
+    assessed.filter((one) => one.status === 'sized'),
+    units,
+  );
+}
+
+/** The same by the circuits with a pump that are sized, in the job's order. */
+export function boatFactsBy(job: Job, sized: readonly Sized[], units: UnitSystem): BoatFacts {
   return {
     boat: job.boat,
     units,
@@ -128,7 +137,7 @@ function standingA({ facts, circuit }: Sized): number {
         id === 'switch' && facts.options.includes('three-way') ? position === 'auto' : position === 'off',
       ),
   );
-  const amps = waiting?.point?.partA('battery') ?? 0;
+  const amps = waiting?.point ? keptPartA(waiting.point, 'battery') : 0;
   // What is left of rounding is no draw.
   const steady = amps > STILL_A ? amps : 0;
   if (schemeOf(circuit).senses !== 'timer') return steady;

@@ -1,80 +1,54 @@
 import {
+  ideasOf,
   judgeBoat,
   type BoatJudgement,
   type Finding,
   type Fix,
-  type FixIdea,
   type Judgement,
   type Severity,
 } from '../findings';
 import type { Job } from '../job';
 import type { UnitSystem } from '../units';
+import type { AssessedCircuit } from './assessed';
 import { boatFactsOf } from './boatFacts';
-import type { AssessedCircuit } from './circuit';
-import { answers, asFinding, NOTHING, withFix } from './tryFixes';
+import { answers, NOTHING } from './tryFix';
 
-/** A job with its circuits assessed, the boat's own findings not yet among theirs. */
-interface AssessedJob {
+/** A job with its circuits assessed, the boat's own findings not among theirs. */
+export interface AssessedJob {
   readonly job: Job;
-  readonly assessed: readonly AssessedCircuit[];
+  readonly circuits: readonly AssessedCircuit[];
 }
 
-/** Findings of batteries and boat: by the circuit beside which they stand, and those that stand alone. */
-interface Beside {
-  readonly byCircuit: ReadonlyMap<string, readonly Finding[]>;
-  readonly alone: readonly Finding[];
+/** What is found of batteries and boat, and the circuit beside which each stands: the first concerned, where that is sized; null for none. */
+export function boatJudgementsOf(
+  { job, circuits }: AssessedJob,
+  units: UnitSystem,
+): { readonly judgement: BoatJudgement; readonly besideId: string | null }[] {
+  return judgeBoat(boatFactsOf(job, circuits, units)).map((judgement) => {
+    const place = circuits.find(({ circuit }) => circuit.id === judgement.circuitId);
+    return { judgement, besideId: !place || place.status === 'incomplete' ? null : place.circuit.id };
+  });
 }
+
+/** No idea of these asks for the water of one circuit. */
+const NO_MEANS = { waterAs: () => null };
 
 /**
- * Judges batteries and boat, and gives each finding its place: beside the first
- * circuit concerned, where that is sized. Fixes may change several circuits at once;
- * they are tried on the whole boat when they are first read.
+ * The fix of a finding of battery or boat, which may change several circuits at once:
+ * tried on the whole boat.
+ * @param again assesses the circuits of a changed job
  */
-export function findingsBeside(
-  job: Job,
-  assessed: readonly AssessedCircuit[],
-  units: UnitSystem,
-  again: (job: Job) => AssessedJob,
-): Beside {
-  const judgements = judgeBoat(boatFactsOf(job, assessed, units));
-  const byCircuit = new Map<string, Finding[]>();
-  const alone: Finding[] = [];
-  for (const judgement of judgements) {
-    const finding = fixable(judgement, { job, assessed }, units, again);
-    const place = assessed.find(({ circuit }) => circuit.id === judgement.circuitId);
-    if (!place || place.status === 'incomplete') alone.push(finding);
-    else byCircuit.set(place.circuit.id, [...(byCircuit.get(place.circuit.id) ?? []), finding]);
-  }
-  return { byCircuit, alone };
-}
-
-function fixable(
-  judgement: BoatJudgement,
-  before: AssessedJob,
-  units: UnitSystem,
-  again: (job: Job) => AssessedJob,
-): Finding {
-  const finding = asFinding(judgement);
-  const { ideas } = judgement;
-  if (ideas === undefined) return finding;
-  return withFix(finding, () =>
-    firstThatHelps(judgement, typeof ideas === 'function' ? ideas() : ideas, before, units, again),
-  );
-}
-
-function firstThatHelps(
+export function tryBoatFix(
   finding: BoatJudgement,
-  ideas: readonly FixIdea[],
   before: AssessedJob,
   units: UnitSystem,
-  again: (job: Job) => AssessedJob,
+  again: (job: Job) => readonly AssessedCircuit[],
 ): Fix | undefined {
   const was = allJudgements(before, units);
-  for (const idea of ideas) {
+  for (const idea of ideasOf(finding, NO_MEANS)) {
     const changed = new Map([idea.circuit, ...(idea.also ?? [])].map((one) => [one.id, one]));
-    const circuits = before.job.circuits.map((one) => changed.get(one.id) ?? one);
-    const after = again({ ...before.job, circuits });
-    const is = allJudgements(after, units);
+    const job = { ...before.job, circuits: before.job.circuits.map((one) => changed.get(one.id) ?? one) };
+    const is = allJudgements({ job, circuits: again(job) }, units);
     // The same of another battery is another finding.
     const own = is.boat.filter(({ batteryId }) => batteryId === finding.batteryId);
     if (!answers(finding, was.boat, own)) continue;
@@ -100,7 +74,7 @@ function movedCounts(was: Judgements, is: Judgements): string[] {
   });
 }
 
-function allJudgements({ job, assessed }: AssessedJob, units: UnitSystem) {
+function allJudgements({ job, circuits: assessed }: AssessedJob, units: UnitSystem) {
   const boat: readonly BoatJudgement[] = judgeBoat(boatFactsOf(job, assessed, units));
   const circuits = new Map<string, readonly Judgement[]>(
     assessed.map((one) => [one.circuit.id, one.status === 'incomplete' ? [] : one.findings.map(judgementOf)]),

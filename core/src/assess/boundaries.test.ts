@@ -1,6 +1,5 @@
 import type { Circuit, Job } from '../job';
-import { assess } from './assess';
-import { codesOf, jobOf, sized, type Survey } from './assess.fixture';
+import { assess, codesOf, jobOf, sized, type Survey } from './assess.fixture';
 
 describe('findings at their boundaries', () => {
   const short = { lengths: [1, 1, 1] as const, insulationC: 60 };

@@ -1,8 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { newCircuit, type Circuit, type Job } from '../job';
-import { assess } from './assess';
-import { codesOf, jobOf, sized, type Survey } from './assess.fixture';
+import { assess, codesOf, jobOf, sized, type Survey } from './assess.fixture';
 
 const severityOf = (survey: Survey, code: string) =>
   sized(survey).findings.find((finding) => finding.code === code)?.severity;

@@ -1,7 +1,8 @@
-export type { AssessedAlarm } from './alarm';
 export * from './assess';
+export * from './assessed';
+export { Assessor, batteryOf } from './Assessor';
 export { leftAloneDaysOf } from './boatFacts';
-export * from './circuit';
 export * from './needs';
 export * from './report';
-export { plainFinding } from './tryFixes';
+export { asFinding } from './tryFix';
+export { withIdea } from './withIdea';

@@ -1,7 +1,6 @@
 import { conductorList } from '../documents';
 import { newCircuit, type Circuit } from '../job';
-import { assess } from './assess';
-import { jobOf, sized } from './assess.fixture';
+import { assess, jobOf, sized } from './assess.fixture';
 import { assumptionsOf, circuitWorking, conductorWorking } from '../explain';
 
 const battery = { id: 'house', name: 'House' };

@@ -1,17 +1,39 @@
 import { openingSeconds, type Opening } from '../wiring';
 import type { Job } from '../job';
 import { defaults } from '../reference';
-import { assess, boatFindings, type AssessOptions } from './assess';
-import type { ConductorFacts, WaterFacts } from '../findings';
-import type { AssessedAlarm } from './alarm';
-import type { AssessedCircuit } from './circuit';
+import type { ConductorFacts, Finding, WaterFacts } from '../findings';
+import type { Alternative } from '../sizing';
+import type { AssessOptions } from './assess';
+import type { AssessedAlarm, AssessedCircuit } from './assessed';
+import { Assessor } from './Assessor';
 
 /**
- * The assessment as plain data, as the headless command prints it. `pumpV` is at
- * 12.0 V at the posts. `flowLPerH` and `headM` are null until a hose is known.
+ * The assessment with the fix of every finding, as the headless command prints it.
+ * `pumpV` is at 12.0 V at the posts. `flowLPerH` and `headM` are null until a hose is known.
  */
-export function assessReport(job: Job, options: AssessOptions = {}) {
-  return { circuits: assess(job, options).map(circuitReport), findings: boatFindings(job, options) };
+export function assessReport(job: Job, { units }: AssessOptions = {}) {
+  const assessor = new Assessor(units);
+  const { circuits, findings } = assessor.assess(job);
+  const withFixes = (some: readonly Finding[], circuitId: string | null) =>
+    some.map(({ mayHaveFix, ...finding }) => {
+      const fix = mayHaveFix ? assessor.fixOf(job, circuitId, finding.id) : undefined;
+      return fix === undefined ? finding : { ...finding, fix };
+    });
+  return {
+    circuits: circuits.map((one) =>
+      circuitReport(one, {
+        findings: one.status === 'incomplete' ? [] : withFixes(one.findings, one.circuit.id),
+        alternatives: assessor.alternativesOf(job, one.circuit.id),
+      }),
+    ),
+    findings: withFixes(findings, null),
+  };
+}
+
+/** What is asked for beside an assessment. */
+interface Asked {
+  readonly findings: readonly object[];
+  readonly alternatives: readonly Alternative[];
 }
 
 /** Why there are no seconds: it never opens, or no curve is published to tell; seconds where there are. */
@@ -19,7 +41,7 @@ function openingWord(opening: Opening): 'opens' | 'never' | 'not shown' {
   return opening.kind === 'not-shown' ? 'not shown' : opening.kind;
 }
 
-function circuitReport(assessed: AssessedCircuit) {
+function circuitReport(assessed: AssessedCircuit, { findings, alternatives }: Asked) {
   const { id, name } = assessed.circuit;
   if (assessed.status === 'incomplete') {
     return {
@@ -29,8 +51,8 @@ function circuitReport(assessed: AssessedCircuit) {
       needs: assessed.needs.map((need) => ({ path: need.path.join('.'), label: need.label, why: need.why })),
     };
   }
-  if (assessed.status === 'alarm') return alarmReport(assessed);
-  const { facts, findings } = assessed;
+  if (assessed.status === 'alarm') return alarmReport(assessed, findings);
+  const { facts } = assessed;
   const { protection } = facts;
   return {
     id,
@@ -61,7 +83,7 @@ function circuitReport(assessed: AssessedCircuit) {
         inrushWithin: openingWord(inrushOpening),
       })),
     },
-    alternatives: assessed.alternatives(),
+    alternatives,
     ...flowReport(facts.water),
     findings,
     wiredAs: assessed.wiredAs,
@@ -75,7 +97,7 @@ function flowReport(water: WaterFacts | null) {
 }
 
 /** An alarm with its own battery: no pump, no fuse, nothing that a drop could hurt. */
-function alarmReport({ circuit: { id, name }, facts, findings, wiredAs }: AssessedAlarm) {
+function alarmReport({ circuit: { id, name }, facts, wiredAs }: AssessedAlarm, findings: Asked['findings']) {
   const dropV = facts.conductors.reduce((sum, conductor) => sum + conductor.dropV, 0);
   return {
     id,

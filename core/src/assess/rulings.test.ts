@@ -1,6 +1,5 @@
 import { runs } from '../../testing/runs.fixture';
-import { assess } from './assess';
-import { anySurvey, assessedOf, changed, findingOf, jobOf, legs, sized, sizeOf } from './assess.fixture';
+import { assess, anySurvey, assessedOf, changed, findingOf, jobOf, legs, sized, sizeOf } from './assess.fixture';
 import { assessReport } from './report';
 import { newCircuit, type Circuit } from '../job';
 import { conductorSizes } from '../reference';

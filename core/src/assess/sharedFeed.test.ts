@@ -1,8 +1,8 @@
 import { newCircuit, type Circuit, type Job } from '../job';
-import type { Finding, Fix } from '../findings';
+import type { Fix } from '../findings';
 import { assessedOf, jobOf, legs } from './assess.fixture';
-import type { AssessedCircuit } from './circuit';
-import { feedOf, withOwnFeed } from './sharedFeed';
+import type { AssessedCircuit } from './assessed';
+import { feedOf, fixOfOwn, underOwnFields } from './sharedFeed';
 
 const base = jobOf({ source: { stubLengthM: 0.1 }, choices: { protection: { ratingA: 15 } } });
 const [main] = base.circuits;
@@ -135,26 +135,12 @@ describe('the assessment of a circuit on another’s feed', () => {
   const own = other('second', { sharesFeedWith: 'main', choices: { family: 'metric', protection: { ratingA: 4 } } });
   const merged = feedOf(jobWith(own), own, known).circuit;
   const sized = assessedOf(jobWith(own), 'second');
-  const finding = (fix: Fix | undefined): Finding => ({
-    id: 'x',
-    code: 'x',
-    severity: 'stop',
-    message: '',
-    rule: '',
-    source: '',
-    at: [],
-    topic: 'wiring',
-    fix,
-  });
-  const fixed = (change: Partial<Circuit>, under = own) => {
-    const fix: Fix = { label: 'Do it', effect: ['so'], circuit: { ...merged, ...change } };
-    const one = withOwnFeed({ ...sized, circuit: merged, findings: [finding(fix)] }, under);
-    return one.status === 'incomplete' ? undefined : one.findings[0]?.fix;
-  };
+  const fixed = (change: Partial<Circuit>, under = own) =>
+    fixOfOwn({ label: 'Do it', effect: ['so'], circuit: { ...merged, ...change } }, under);
 
   it('stands under its own fields', () => {
-    expect(withOwnFeed({ ...sized, circuit: merged }, own).circuit).toBe(own);
-    expect(withOwnFeed({ status: 'incomplete', circuit: merged, needs: [] }, own)).toEqual({
+    expect(underOwnFields({ ...sized, circuit: merged }, own).circuit).toBe(own);
+    expect(underOwnFields({ status: 'incomplete', circuit: merged, needs: [] }, own)).toEqual({
       status: 'incomplete',
       circuit: own,
       needs: [],
@@ -163,7 +149,9 @@ describe('the assessment of a circuit on another’s feed', () => {
 
   it('is left alone where it has a feed of its own', () => {
     const alone: AssessedCircuit = { ...sized, circuit: merged };
-    expect(withOwnFeed(alone, other('second'))).toBe(alone);
+    expect(underOwnFields(alone, other('second'))).toBe(alone);
+    const fix: Fix = { label: 'Do it', effect: [], circuit: merged };
+    expect(fixOfOwn(fix, other('second'))).toBe(fix);
   });
 
   it('writes nothing of the feed taken over into its own fields', () => {
@@ -201,8 +189,7 @@ describe('the assessment of a circuit on another’s feed', () => {
   it('keeps what it took over where the fix parts it from that feed', () => {
     const { sharesFeedWith: _parted, ...alone } = merged;
     const fix: Fix = { label: 'Part', effect: [], circuit: alone };
-    const one = withOwnFeed({ ...sized, circuit: merged, findings: [finding(fix), finding(undefined)] }, own);
-    const findings = one.status === 'incomplete' ? [] : one.findings;
-    expect(findings.map((each) => each.fix)).toEqual([fix, undefined]);
+    expect(fixOfOwn(fix, own)).toBe(fix);
+    expect(fixOfOwn(undefined, own)).toBeUndefined();
   });
 });

@@ -1,9 +1,8 @@
 import type { Circuit, Job } from '../job';
-import type { Finding, Fix, SharedFeed } from '../findings';
+import type { Fix, SharedFeed } from '../findings';
 import type { SharedPump } from '../schemes';
-import type { AssessedCircuit } from './circuit';
+import type { AssessedCircuit } from './assessed';
 import type { Need } from './needs';
-import { withFix } from './tryFixes';
 
 /** A circuit with the feed it hangs on, and what else hangs there. */
 interface Feed {
@@ -79,20 +78,14 @@ function knownPump({ id, name, pump }: Circuit): SharedPump[] {
   return pump.currentA === undefined ? [] : [{ id, name, pump: { ...pump, currentA: pump.currentA } }];
 }
 
-/** The assessment under the circuit's own fields: a fix never writes another circuit's feed into it. */
-export function withOwnFeed(assessed: AssessedCircuit, own: Circuit): AssessedCircuit {
-  if (own.sharesFeedWith === undefined) return assessed;
-  if (assessed.status !== 'sized') return { ...assessed, circuit: own };
-  return {
-    ...assessed,
-    circuit: own,
-    findings: assessed.findings.map((finding) => withFix(finding, () => fixOfOwn(finding, own))),
-  };
+/** The assessment under the circuit's own fields. */
+export function underOwnFields(assessed: AssessedCircuit, own: Circuit): AssessedCircuit {
+  return own.sharesFeedWith === undefined ? assessed : { ...assessed, circuit: own };
 }
 
-/** The fix without what it would change of the shared feed; none where nothing of it is left. */
-function fixOfOwn({ fix }: Finding, own: Circuit): Fix | undefined {
-  if (!fix) return undefined;
+/** A fix without what it would change of the feed that another circuit shares; undefined where nothing of it is left. */
+export function fixOfOwn(fix: Fix | undefined, own: Circuit): Fix | undefined {
+  if (!fix || own.sharesFeedWith === undefined) return fix;
   // With a feed of its own it begins from what it took over: battery, source and leg.
   if (fix.circuit.sharesFeedWith === undefined) return fix;
   const circuit = ownFields(fix.circuit, own);

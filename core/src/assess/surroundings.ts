@@ -1,14 +1,14 @@
 import type { SharedFeed } from '../findings';
-import type { Battery } from '../job';
+import type { Battery, Boat } from '../job';
 import type { SharedPump } from '../schemes';
 import type { UnitSystem } from '../units';
 import type { Need } from './needs';
 import type { WaterSurroundings } from './waterFacts';
 
-/** What a circuit stands in: its boat's battery and fuel, and what else hangs on its feed. */
+/** What a circuit stands in: its boat, its battery, and what else hangs on its feed. Plain data. */
 export interface Surroundings {
   readonly battery: Battery;
-  readonly petrol: boolean;
+  readonly boat: Boat;
   readonly others: readonly SharedPump[];
   /** The circuit whose post the alarm hangs on as well. */
   readonly alarmAlso: SharedPump | null;

@@ -1,7 +1,7 @@
 import { solve } from '../circuit';
 import { newCircuit, type Circuit, type Job } from '../job';
-import { assess } from './assess';
-import { codesOf, jobOf, sized, sizeOf, type Sized } from './assess.fixture';
+import { Assessor } from './Assessor';
+import { assess, codesOf, jobOf, sized, sizeOf, type Sized } from './assess.fixture';
 
 const legs = {
   sourceToPanel: { lengthM: 3 },
@@ -243,7 +243,7 @@ describe('a shared feed', () => {
 
 describe('sizes side by side', () => {
   it('show what both schools propose and what more copper gives', () => {
-    const rows = assessed({ pump: { currentA: 5, openFlowLPerH: 3000 } }).alternatives();
+    const rows = new Assessor().alternativesOf(jobOf({ pump: { currentA: 5, openFlowLPerH: 3000 } }), 'main');
     expect(rows.find(({ schools }) => schools.includes('critical'))?.size).toBe('12 AWG');
     expect(rows.find(({ schools }) => schools.includes('general'))?.size).toBe('16 AWG');
     const rising = (values: readonly number[]) =>

@@ -35,20 +35,22 @@ import {
   type WindowPose,
 } from '../water';
 
-/** What a circuit's water touches: its well, the boat's poses, and the pump it comes after. */
+/** What a circuit's water touches: its well, the boat's poses, and the pump it comes after. Plain data. */
 export interface WaterSurroundings {
   readonly wells: readonly WellSurvey[];
   readonly poses: readonly [Pose, ...Pose[]];
   readonly ingress: readonly IngressSurvey[];
   readonly waterIn: 'sea' | 'fresh';
-  readonly hullLengthM: number | undefined;
+  readonly hullLengthM: number | null;
   readonly units: UnitSystem;
-  /** Circuits of the boat, to find the one that pumps first. */
-  readonly circuits: readonly Circuit[];
+  /** Floats of the other circuits that pump first, each in its well; null for one that has none. */
+  readonly firstFloats: readonly { readonly wellId: string; readonly float: PlacedFloat | null }[];
 }
 
+/** What the water of one circuit of a job touches. */
 export function waterSurroundings(
   { boat, wells = [], poses, ingress = [], circuits }: Job,
+  circuitId: string,
   units: UnitSystem,
 ): WaterSurroundings {
   return {
@@ -56,22 +58,24 @@ export function waterSurroundings(
     poses: posesOf({ poses }),
     ingress,
     waterIn: boat.afloatIn ?? 'sea',
-    hullLengthM: boat.hullLengthM,
+    hullLengthM: boat.hullLengthM ?? null,
     units,
-    circuits,
+    firstFloats: circuits.flatMap((other) => (other.id === circuitId ? [] : firstFloat(other))),
   };
 }
 
+function firstFloat(circuit: Circuit): WaterSurroundings['firstFloats'] {
+  const { water } = circuit;
+  const { duty, senses } = schemeOf(circuit);
+  if (!water || duty !== 'primary') return [];
+  const kind = sensorOf(senses, water.float);
+  return [{ wellId: water.wellId, float: kind === null || kind === 'timer' ? null : floatFrom(kind, water) }];
+}
+
 /** The float of the circuit that pumps first in the same well; null for that one itself. */
-function primaryFloat(circuit: Circuit, { circuits }: WaterSurroundings): PlacedFloat | null {
+function primaryFloat(circuit: Circuit, { firstFloats }: WaterSurroundings): PlacedFloat | null {
   if (schemeOf(circuit).duty === 'primary') return null;
-  const primary = circuits.find(
-    (other) =>
-      other.id !== circuit.id && other.water?.wellId === circuit.water?.wellId && schemeOf(other).duty === 'primary',
-  );
-  if (!primary?.water) return null;
-  const kind = sensorOf(schemeOf(primary).senses, primary.water.float);
-  return kind === null || kind === 'timer' ? null : floatFrom(kind, primary.water);
+  return firstFloats.find(({ wellId }) => wellId === circuit.water?.wellId)?.float ?? null;
 }
 
 /** What drives a circuit's pump: none for an alarm. */
@@ -127,7 +131,6 @@ export function waterFactsOf(circuit: Circuit, around: WaterSurroundings, pump: 
     hullLengthM: around.hullLengthM,
     ingress,
     reprimes: poses.some((facts) => reprimesIn(facts, pool)),
-    as: (other) => waterFactsOf(other, around, pump),
   };
 }
 

@@ -2,6 +2,7 @@ export * from './bench';
 export * from './circuitError';
 export * from './element';
 export * from './faults';
+export * from './keptPoint';
 export * from './meter';
 export * from './motor';
 export * from './netlist';

@@ -53,7 +53,7 @@ export interface OperatingPoint {
  * comes to no rest.
  */
 export function solve(netlist: Netlist, setting: Setting): OperatingPoint {
-  const likely = setting.likely && solveAsLikely(netlist, setting, setting.likely);
+  const likely = setting.likely && solveAsLikely(netlist, setting, new Set(setting.likely));
   if (likely) return likely;
   let latched: ReadonlySet<string> = new Set<string>();
   let iterations = 0;

@@ -1,3 +1,4 @@
+import { keptDoing, keptWord } from '../circuit';
 import type { Circuit } from '../job';
 import type { AlarmFacts, Behaviour } from './facts';
 import type { Judgement, RuleFamily } from './finding';
@@ -5,10 +6,10 @@ import { backToPlan, withIdeas } from './fixes';
 import { inWords, ownRows, type SolvedRow } from './rows';
 
 /** What an alarm with its own battery is judged by: that it calls when the float is up, and only then. */
-export function alarmRules(facts: AlarmFacts): Judgement[] {
+export const alarmRules: RuleFamily<AlarmFacts> = (facts) => {
   const wrong = ownRows(facts).find((row) => sounds(row) !== isUp(row));
   return wrong ? [alarmWrong(facts, wrong, 'Look for an open or shorted conductor of its loop.')] : [];
-}
+};
 
 /** An alarm fed from the circuit: with the float up it calls. */
 export const fedAlarmRules: RuleFamily = (facts) => {
@@ -26,7 +27,7 @@ export const fedAlarmRules: RuleFamily = (facts) => {
 };
 
 function sounds({ point }: SolvedRow): boolean {
-  return point.doingOf('alarm') === 'sounding';
+  return keptDoing(point, 'alarm') === 'sounding';
 }
 
 function isUp({ setting }: SolvedRow): boolean {
@@ -42,7 +43,7 @@ function alarmWrong(facts: Alarmed, row: SolvedRow, remedy: string): Judgement {
   return {
     code: 'alarm-wrong',
     severity: 'stop',
-    message: `With ${inWords(facts, row)} the alarm is ${row.point.wordOf('alarm')}. ${remedy}`,
+    message: `With ${inWords(facts, row)} the alarm is ${keptWord(row.point, 'alarm')}. ${remedy}`,
     rule: 'The alarm sounds when its float is up.',
     source: 'Circuit solved in every setting of switch and float',
     at: ['alarm'],

@@ -1,6 +1,9 @@
 import type { Doing } from '../circuit';
+import type { Boat } from '../job';
 import {
+  alarmOf,
   behaviourOf,
+  boat,
   codesOf,
   factsOf,
   find,
@@ -10,7 +13,7 @@ import {
   rowOf,
   soundRows,
 } from './facts.fixture';
-import { alarmRules, fedAlarmRules, judgeAlarm, sneakRules } from './said.fixture';
+import { alarmRules, fedAlarmRules, judgeCircuit, sneakRules } from './said.fixture';
 
 describe('one alarm on two circuits', () => {
   const circuit = plainCircuit({ scheme: 'backup-alarm', rewired: { removed: ['x'] } });
@@ -61,9 +64,11 @@ describe('alarms', () => {
     up: Doing,
     down: Doing = 'silent',
     options: readonly ['pump', 'alarm'] | readonly ['pump'] = ['pump', 'alarm'],
+    aboard: Boat = boat,
   ) =>
     factsOf({
       circuit,
+      boat: aboard,
       options,
       behaviour: behaviourOf(circuit, {
         rows: [
@@ -84,8 +89,7 @@ describe('alarms', () => {
 
   it('with their own battery sound then and only then', () => {
     const alone = (up: Doing, down: Doing) => {
-      const { circuit: own, units, petrol, conductors, behaviour, water } = calling(up, down);
-      return alarmRules({ circuit: own, units, petrol, conductors, behaviour, water });
+      return alarmRules(alarmOf(calling(up, down)));
     };
     expect(codesOf(alone('sounding', 'silent'))).toEqual([]);
     expect(codesOf(alone('silent', 'silent'))).toEqual(['alarm-wrong']);
@@ -93,8 +97,7 @@ describe('alarms', () => {
   });
 
   it('with their own battery are judged by all that concerns them, worst first', () => {
-    const { circuit: own, units, conductors, behaviour, water } = calling('silent', 'silent');
-    const judged = judgeAlarm({ circuit: own, units, petrol: true, conductors, behaviour, water });
+    const judged = judgeCircuit(alarmOf(calling('silent', 'silent', ['pump', 'alarm'], { ...boat, petrol: true })));
     expect(codesOf(judged)).toEqual(['alarm-wrong', 'ignition-protection']);
   });
 });

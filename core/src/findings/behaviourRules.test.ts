@@ -1,4 +1,5 @@
 import {
+  alarmOf,
   behaviourOf,
   codesOf,
   conductorOf,
@@ -12,7 +13,8 @@ import {
   type Said,
 } from './facts.fixture';
 import { waterOf } from './water.fixture';
-import { CircuitError, type Doing } from '../circuit';
+import type { Doing } from '../circuit';
+import { pumpVolts } from './rows';
 import { relayRules, runRules, sneakRules, wiredAsOf, wiredAsOfAlarm, wiringRules } from './said.fixture';
 
 /** The base circuit with some settings doing otherwise. */
@@ -93,7 +95,7 @@ describe('an electronic sensor', () => {
             ...row.setting.switches,
             switch: row.setting.switches['switch'] as 'auto',
             float: row.setting.floats['float'] as 'up',
-            volts: { pump: row.point?.voltsAcross('pump', 'plus', 'minus') ?? 0, float: volts },
+            volts: { pump: row.point ? pumpVolts(row) : 0, float: volts },
           }),
         ),
       }),
@@ -112,7 +114,7 @@ describe('lights', () => {
       rowOf({
         switch: row.setting.switches['switch'] as 'auto',
         float: row.setting.floats['float'] as 'up',
-        volts: { pump: row.point?.voltsAcross('pump', 'plus', 'minus') ?? 0 },
+        volts: { pump: row.point ? pumpVolts(row) : 0 },
         doing: said(row.setting.switches['switch'] ?? '', row.setting.floats['float'] ?? ''),
         amps: { light: amps },
       }),
@@ -194,7 +196,7 @@ describe('a relay', () => {
   });
 
   it('that chatters is a stop, at whichever supply', () => {
-    const trouble = new CircuitError('chatter', 'chatters', 'relay');
+    const trouble = { code: 'chatter', message: 'chatters', about: 'relay' };
     const row = { setting: { switches: {}, floats: {} }, point: null, trouble };
     const facts = relayed(9);
     const usual = relayRules({ ...facts, behaviour: { ...facts.behaviour, rows: [row] } });
@@ -245,8 +247,7 @@ describe('how it is wired', () => {
   });
 
   it('says of an alarm with its own battery what to do before each trip', () => {
-    const { circuit, units, petrol, conductors, behaviour, water } = factsOf();
-    const [own] = wiredAsOfAlarm({ circuit, units, petrol, conductors, behaviour, water });
+    const [own] = wiredAsOfAlarm(alarmOf(factsOf()));
     expect(own?.code).toBe('alarm-own-battery');
     expect(own?.text).toContain('Lift the float before each trip');
     expect(own?.beforeWork).toBe(false);

@@ -1,6 +1,7 @@
 import type { Battery } from '../job';
 import type { BatteryCircuit, BatteryFacts, BoatFacts } from './batteryFacts';
 import { find, ideasOf, plainCircuit, type Change } from './facts.fixture';
+import { ideasOf as workedOut } from './finding';
 import { judgeBoat } from './said.fixture';
 
 const circuitOf = (id: string, more: Change<BatteryCircuit> = {}): BatteryCircuit => ({
@@ -72,7 +73,7 @@ describe('what a battery can deliver into a short', () => {
       'Add a 110 A main fuse at the battery',
       'Use thermal breakers',
     ]);
-    const [idea] = typeof judged[0]?.ideas === 'function' ? judged[0].ideas() : [];
+    const [idea] = judged[0] ? workedOut(judged[0], { waterAs: () => null }) : [];
     expect(idea?.circuit.source?.mainFuse).toEqual({ kind: 'cubeAtBattery', ratingA: 40 });
     expect(idea?.also?.map(({ source }) => source?.mainFuse?.ratingA)).toEqual([40]);
   });

@@ -1,12 +1,12 @@
 import { conductorSizes, minimumSize, ourRules, ruleSets } from '../reference';
 import { formatAmps, formatQuantity, shownUnit, SLACK, toldApart, type UnitSystem } from '../units';
-import type { CircuitFacts, ConductorFacts, NoSize } from './facts';
+import type { AnyFacts, CircuitFacts, ConductorFacts, NoSize } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { useBetterInsulation, useProposedSizesOf, withIdeas } from './fixes';
 
 /** Ampacity, surroundings and least size of the conductors. */
-export const conductorRules: RuleFamily = (facts) => [
-  ...(facts.noSize ? [noSizeFinding(facts, facts.noSize)] : []),
+export const conductorRules: RuleFamily<AnyFacts> = (facts) => [
+  ...(facts.kind === 'pump' && facts.noSize ? [noSizeFinding(facts, facts.noSize)] : []),
   ...conductorJudgements(facts),
 ];
 
@@ -14,7 +14,7 @@ export const conductorRules: RuleFamily = (facts) => [
 type Conducting = Pick<CircuitFacts, 'circuit' | 'conductors' | 'units'>;
 
 /** The conductors of a circuit, with a pump or without; what has one cause is one finding with its places. */
-export function conductorJudgements(facts: Conducting): Judgement[] {
+function conductorJudgements(facts: Conducting): Judgement[] {
   const forbidden = facts.conductors.filter((one) => one.pieces.some(isForbidden));
   const overloaded = facts.conductors.filter(
     (one) => !forbidden.includes(one) && one.designA > one.ampacity.amps * SLACK,
@@ -136,14 +136,15 @@ function leadRules(facts: Conducting): Judgement[] {
 }
 
 const remedies: Readonly<Record<NoSize['limit'], (noSize: NoSize) => string>> = {
+  // Some drop is always allowed, so that this limit has a factor.
   drop: ({ neededFactor }) =>
-    `The drop is ${neededFactor.toFixed(2)} times what is allowed: shorten the route to ${Math.floor(100 / neededFactor)} % of its length, place the source nearer, or split the load between two pumps.`,
+    `The drop is ${(neededFactor ?? 1).toFixed(2)} times what is allowed: shorten the route to ${Math.floor(100 / (neededFactor ?? 1))} % of its length, place the source nearer, or split the load between two pumps.`,
   ampacity: ({ neededFactor }) =>
-    `The current is ${Number.isFinite(neededFactor) ? `${neededFactor.toFixed(2)} times its ampacity` : 'not allowed at all with this insulation there'}: use a higher insulation rating, or route clear of the engine space.`,
+    `The current is ${neededFactor === null ? 'not allowed at all with this insulation there' : `${neededFactor.toFixed(2)} times its ampacity`}: use a higher insulation rating, or route clear of the engine space.`,
   fuse: ({ neededFactor }) =>
-    Number.isFinite(neededFactor)
-      ? `The fuse that the pump needs is ${neededFactor.toFixed(2)} times what protects this conductor: use a higher insulation rating, route clear of the engine space, or split the load.`
-      : 'With this insulation no size may carry anything there: use a higher insulation rating, or route clear of the engine space.',
+    neededFactor === null
+      ? 'With this insulation no size may carry anything there: use a higher insulation rating, or route clear of the engine space.'
+      : `The fuse that the pump needs is ${neededFactor.toFixed(2)} times what protects this conductor: use a higher insulation rating, route clear of the engine space, or split the load.`,
 };
 
 function noSizeFinding(facts: CircuitFacts, noSize: NoSize): Judgement {

@@ -13,11 +13,11 @@ const remedies: Readonly<Record<ContactFacts['what'], string>> = {
 /** Contacts of switch, float and relay against the motor's current on DC. */
 export const contactRules: RuleFamily = ({ circuit, contacts }) => {
   const unread = contacts.filter(
-    ({ ratingA, amps }) => ratingA === undefined && amps * SLACK >= ourRules.contactAskFromA.value,
+    ({ ratingA, amps }) => ratingA === null && amps * SLACK >= ourRules.contactAskFromA.value,
   );
   return [
     ...contacts.flatMap(({ part, name, what, ratingA, amps }): Judgement[] =>
-      ratingA === undefined || amps <= ratingA * SLACK
+      ratingA === null || amps <= ratingA * SLACK
         ? []
         : [
             {

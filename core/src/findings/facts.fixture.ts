@@ -1,10 +1,18 @@
-import { doingWords, type Doing, type OperatingPoint, type Setting, type TruthRow } from '../circuit';
+import type { Doing, KeptRow, Setting } from '../circuit';
 import { newCircuit, type Circuit } from '../job';
 import { ampacity } from '../wiring';
 import { conductorSizes, findSize, minimumSize } from '../reference';
 import { outlinePlan, type Plan, type PlannedConductor } from '../schemes';
-import type { Behaviour, CircuitFacts, ConductorFacts, DeviceFacts, ProtectionFacts, SupplyFacts } from './facts';
-import type { Judgement } from './finding';
+import type {
+  AlarmFacts,
+  Behaviour,
+  CircuitFacts,
+  ConductorFacts,
+  DeviceFacts,
+  ProtectionFacts,
+  SupplyFacts,
+} from './facts';
+import { ideasOf as workedOut, type Judgement, type Means } from './finding';
 
 /** A change to some of the fields of an object. */
 export type Change<T> = { readonly [K in keyof T]?: T[K] | undefined };
@@ -16,6 +24,7 @@ export const plainCircuit = (more: Partial<Circuit> = {}): Circuit => ({
 });
 
 const battery = { id: 'house', name: 'House battery' };
+export const boat = { id: '6d1f0f6e-0d5c-4a55-9a0e-000000000000', name: 'Tern' };
 
 /** A conductor of 3 m in 14 AWG with 105 °C insulation, carrying 5 A. */
 export function conductorOf(
@@ -129,23 +138,40 @@ function settingOf({ switch: position, float, others = {} }: Said): Setting {
   };
 }
 
-/** A solved row, of which only what is said is known. */
-export function rowOf(said: Said): TruthRow {
-  const point = {
-    voltsAcross: (part: string) => said.volts?.[part] ?? 0,
-    doingOf: (part: string) => said.doing?.[part] ?? 'dark',
-    wordOf: (part: string) => doingWords[said.doing?.[part] ?? 'dark'],
-    partA: (part: string) => said.amps?.[part] ?? 0,
-    conductorA: (id: string) => said.amps?.[id] ?? 0,
-    latched: (part: string) => said.latched?.includes(part) ?? true,
-    voltsAt: () => 0,
+/** Terminals across which rules ask for volts: plus and minus of each kind of part. */
+const ACROSS = [
+  ['plus', 'minus'],
+  ['post', 'minus'],
+  ['86', '85'],
+] as const;
+
+/** A solved row, of which only what is said is known; a part of which nothing is said is dark, and a relay pulled in. */
+export function rowOf({ volts = {}, doing = {}, amps = {}, latched = ['relay'], ...said }: Said): KeptRow {
+  const parts = [...new Set([...Object.keys(volts), ...Object.keys(doing), ...Object.keys(amps), ...KNOWN_PARTS])];
+  const across = parts.flatMap((part) => ACROSS.map(([plus, minus]) => ({ part, plus, minus })));
+  return {
+    setting: settingOf(said),
+    point: {
+      names: {
+        parts,
+        conductors: parts,
+        terminals: across.flatMap(({ part, plus, minus }) => [`${part}.${plus}`, `${part}.${minus}`]),
+      },
+      terminalsV: across.flatMap(({ part }) => [volts[part] ?? 0, 0]),
+      partsA: parts.map((part) => amps[part] ?? 0),
+      conductorsA: parts.map((part) => amps[part] ?? 0),
+      doing: parts.map((part) => doing[part] ?? 'dark'),
+      latched,
+    },
+    trouble: null,
   };
-  // Rules ask a point for nothing else.
-  return { setting: settingOf(said), point: point as unknown as OperatingPoint, trouble: null };
 }
 
+/** Parts of which rules ask, whether a test says something of them or not. */
+const KNOWN_PARTS = ['pump', 'relay', 'alarm', 'running-light', 'armed-light'];
+
 /** The base circuit doing what it should: manual always, auto with the float up, off never. */
-export const soundRows: readonly TruthRow[] = (['off', 'auto', 'manual'] as const).flatMap((position) =>
+export const soundRows: readonly KeptRow[] = (['off', 'auto', 'manual'] as const).flatMap((position) =>
   (['down', 'up'] as const).map((float) => {
     const runs = position === 'manual' || (position === 'auto' && float === 'up');
     return rowOf({ switch: position, float, volts: { pump: runs ? 12.2 : 0 } });
@@ -184,13 +210,14 @@ export const supplyOf = (supplyV: number, pumpV = supplyV - 0.3, more: Partial<S
 export function factsOf(more: Change<CircuitFacts> = {}): CircuitFacts {
   const circuit = more.circuit ?? plainCircuit();
   return {
+    kind: 'pump',
     circuit,
+    boat,
     choices: circuit.choices ?? {},
     automatic: true,
     duty: 'primary',
     units: 'metric',
     options: ['pump', 'three-way', 'float', 'running-light', 'armed-light'],
-    petrol: false,
     others: [],
     sharedFeed: null,
     battery,
@@ -207,7 +234,7 @@ export function factsOf(more: Change<CircuitFacts> = {}): CircuitFacts {
     dropSetting: settingOf({ switch: 'auto', float: 'up' }),
     supplies: [supplyOf(12), supplyOf(12.8), supplyOf(13.6)],
     asMeasured: supplyOf(12.7),
-    smallerSize: () => null,
+    smallerSize: null,
     protection: protectionOf(),
     contacts: [],
     behaviour: behaviourOf(circuit),
@@ -222,7 +249,19 @@ export const find = (judgements: readonly Judgement[], code: string): Judgement 
   judgements.find((one) => one.code === code);
 
 /** The labels of the ideas of a judgement. */
-export function ideasOf(judgement: Judgement | undefined): string[] {
-  const { ideas = [] } = judgement ?? {};
-  return (typeof ideas === 'function' ? ideas() : ideas).map(({ label }) => label);
+export function ideasOf(judgement: Judgement | undefined, means: Means = { waterAs: () => null }): string[] {
+  return judgement ? workedOut(judgement, means).map(({ label }) => label) : [];
+}
+
+/** The same circuit as an alarm with its own battery. */
+export function alarmOf({
+  circuit,
+  boat: on,
+  battery: own,
+  units,
+  conductors,
+  behaviour,
+  water,
+}: CircuitFacts): AlarmFacts {
+  return { kind: 'alarm', circuit, boat: on, battery: own, units, conductors, behaviour, water };
 }

@@ -1,8 +1,8 @@
 import type { Ampacity, Opening, Rating, RatingAnswer } from '../wiring';
-import type { Battery, Circuit, Choices } from '../job';
+import type { Battery, Boat, Circuit, Choices } from '../job';
 import type { CableFamily, DropSchool } from '../reference';
 import type { UnitSystem } from '../units';
-import type { Motor, Setting, TruthRow } from '../circuit';
+import type { KeptRow, Motor, Setting } from '../circuit';
 import type { WaterFacts } from './waterFacts';
 import type { Plan, PlannedConductor, PlannedRun, Rewired, SchemeOption, SharedPump } from '../schemes';
 
@@ -126,7 +126,8 @@ export interface ProtectionFacts extends Rating {
 export interface NoSize {
   readonly largest: string;
   readonly limit: 'drop' | 'ampacity' | 'fuse';
-  readonly neededFactor: number;
+  /** How many times over the limit the largest is; null where nothing may flow at all. */
+  readonly neededFactor: number | null;
 }
 
 /** A contact, what it may carry and what it carries at design current. */
@@ -134,7 +135,8 @@ export interface ContactFacts {
   readonly part: string;
   readonly name: string;
   readonly what: 'switch' | 'float' | 'relay';
-  readonly ratingA: number | undefined;
+  /** Null where it was not read. */
+  readonly ratingA: number | null;
   readonly amps: number;
 }
 
@@ -148,9 +150,9 @@ export interface Behaviour {
   /** Whether the pump turns backwards as it is wired, in a setting in which it runs. */
   readonly reversed: boolean;
   /** At 12.8 V at the posts. */
-  readonly rows: readonly TruthRow[];
+  readonly rows: readonly KeptRow[];
   /** At the lowest supply; only of circuits with a relay. */
-  readonly lowRows: readonly TruthRow[];
+  readonly lowRows: readonly KeptRow[];
   readonly lowestV: number;
 }
 
@@ -165,7 +167,9 @@ export interface SmallerSize {
 
 /** Everything that is known about a sized circuit: what the findings judge. */
 export interface CircuitFacts {
+  readonly kind: 'pump';
   readonly circuit: Circuit;
+  readonly boat: Boat;
   readonly choices: Choices;
   /** Whether the scheme pumps with nobody aboard. */
   readonly automatic: boolean;
@@ -173,7 +177,6 @@ export interface CircuitFacts {
   /** What its findings are worded in. */
   readonly units: UnitSystem;
   readonly options: readonly SchemeOption[];
-  readonly petrol: boolean;
   readonly others: readonly SharedPump[];
   /** The feed it hangs on where that is another circuit's; null for its own. */
   readonly sharedFeed: SharedFeed | null;
@@ -195,8 +198,8 @@ export interface CircuitFacts {
   readonly supplies: readonly SupplyFacts[];
   /** From the battery as it was surveyed: its volts at rest, its charge, its internal resistance. */
   readonly asMeasured: SupplyFacts;
-  /** What the next smaller size would cost, where there is one. */
-  smallerSize(): SmallerSize | null;
+  /** What the next smaller size would cost, where cable meets something much thinner and there is one. */
+  readonly smallerSize: SmallerSize | null;
   readonly protection: ProtectionFacts;
   readonly contacts: readonly ContactFacts[];
   readonly behaviour: Behaviour;
@@ -206,10 +209,15 @@ export interface CircuitFacts {
 
 /** What is known about an alarm with a battery of its own. */
 export interface AlarmFacts {
+  readonly kind: 'alarm';
   readonly circuit: Circuit;
+  readonly boat: Boat;
+  readonly battery: Battery;
   readonly units: UnitSystem;
-  readonly petrol: boolean;
   readonly conductors: readonly ConductorFacts[];
   readonly behaviour: Behaviour;
   readonly water: WaterFacts | null;
 }
+
+/** What rules judge, whatever the circuit drives. */
+export type AnyFacts = CircuitFacts | AlarmFacts;

@@ -1,5 +1,6 @@
 import type { Circuit } from '../job';
 import type { CircuitFacts } from './facts';
+import type { WaterFacts } from './waterFacts';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
@@ -18,7 +19,7 @@ export interface Fix extends FixIdea {
   readonly effect: readonly string[];
 }
 
-/** A judgement: what, with its numbers, the rule and where the rule comes from. */
+/** A judgement: what, with its numbers, the rule and where the rule comes from. Plain data; its fix is asked for by its id. */
 export interface Finding {
   /** Its code and its first place: no two findings of a circuit have the same. */
   readonly id: string;
@@ -31,22 +32,33 @@ export interface Finding {
   /** Conductors, parts, circuits or batteries that it is about; the first gives it its place. */
   readonly at: readonly string[];
   readonly topic: Topic;
-  /** Tried when it is first read. */
-  readonly fix?: Fix | undefined;
+  /** Whether there is something that may answer it; what does is told when its fix is asked for. */
+  readonly mayHaveFix: boolean;
 }
 
 /** What a finding is of: how it is wired and sized, its water, or the battery that several circuits share. */
 export type Topic = 'wiring' | 'water' | 'battery';
 
+/** What the working out of an idea may ask of the circuit that it is for. */
+export interface Means {
+  /** The same water with another place, float or hose; null where there is none. */
+  waterAs(circuit: Circuit): WaterFacts | null;
+}
+
 /** A finding as its rule states it, with ideas of what may answer it, the best first; those that take reckoning are asked for later. */
-export interface Judgement extends Omit<Finding, 'fix' | 'id' | 'topic'> {
+export interface Judgement extends Omit<Finding, 'id' | 'topic' | 'mayHaveFix'> {
   /** Left out: wiring. */
   readonly topic?: Topic;
-  readonly ideas?: readonly FixIdea[] | (() => readonly FixIdea[]);
+  readonly ideas?: readonly FixIdea[] | ((means: Means) => readonly FixIdea[]);
+}
+
+/** The ideas of a judgement, worked out. */
+export function ideasOf({ ideas = [] }: Judgement, means: Means): readonly FixIdea[] {
+  return typeof ideas === 'function' ? ideas(means) : ideas;
 }
 
 /** A family of rules: facts in, judgements out. */
-export type RuleFamily = (facts: CircuitFacts) => readonly Judgement[];
+export type RuleFamily<Facts = CircuitFacts> = (facts: Facts) => readonly Judgement[];
 
 const order: Readonly<Record<Severity, number>> = { stop: 0, caution: 1, note: 2 };
 

@@ -21,7 +21,7 @@ export function flowJudgements(circuit: Circuit, water: WaterFacts, automatic: b
             message:
               'At loss of prime the hose’s water falls back and gives the pump its prime again: it runs on over and over. A check valve or less hose above the pump ends that.',
             rule: 'What runs back stays below the level at which the pump has prime.',
-            ideas: () => addCheckValve(circuit, water),
+            ideas: (means) => addCheckValve(circuit, water, means),
           }),
         ]
       : []),
@@ -90,11 +90,11 @@ function capacityJudgements(circuit: Circuit, water: WaterFacts): Judgement[] {
         severity: 'caution',
         message: `“${worst.name}” brings up to ${say.flow(worst.mostLPerH)}, and this pump moves ${say.flow(leastLPerH)} at 12.8 V through its hose. It gains time and no more: see how long on the Float station.`,
         rule: 'Capacity at real head exceeds the ingress it is there for.',
-        ideas: () => widerHoses(circuit, water),
+        ideas: (means) => widerHoses(circuit, water, means),
       }),
     );
   }
-  const neededLPerH = hullLengthM === undefined ? 0 : 60 * leastCapacityLPerMin(hullLengthM);
+  const neededLPerH = hullLengthM === null ? 0 : 60 * leastCapacityLPerMin(hullLengthM);
   if (leastLPerH < neededLPerH) {
     sayings.push(
       saying({
@@ -103,7 +103,7 @@ function capacityJudgements(circuit: Circuit, water: WaterFacts): Judgement[] {
         message: `At its real head this pump moves ${say.flow(leastLPerH)}; the rule of thumb for this length of hull is ${say.flow(neededLPerH)}. What comes in is the better argument; this is the least. A wider hose, a shorter climb or a larger pump moves more.`,
         rule: 'Least capacity by hull length: 10 L/min to 6 m, 15 to 12 m, 30 above.',
         source: 'Small-craft rule of thumb; ISO 15083',
-        ideas: () => widerHoses(circuit, water),
+        ideas: (means) => widerHoses(circuit, water, means),
       }),
     );
   }

@@ -30,7 +30,7 @@ function boreJudgements(circuit: Circuit, water: WaterFacts): Judgement[] {
       message: `The hose’s bore of ${bore} is smaller than the pump’s outlet of ${port}: it takes flow that the pump could give. Use a hose as wide as the outlet.`,
       rule: 'The hose is at least as wide as the pump’s outlet.',
       at: ['pump'],
-      ideas: () => widerHoses(circuit, water),
+      ideas: (means) => widerHoses(circuit, water, means),
     }),
   ];
 }

@@ -1,6 +1,6 @@
 import { ourRules, OUR_RULE } from '../reference';
 import type { Circuit } from '../job';
-import type { FixIdea, Judgement } from './finding';
+import type { FixIdea, Judgement, Means } from './finding';
 import type { PoseFacts, WaterFacts } from './waterFacts';
 import { saying } from './waterSaying';
 import { waterSpeech } from './waterWords';
@@ -56,7 +56,7 @@ function under(circuit: Circuit, water: WaterFacts, facts: PoseFacts): Judgement
     message: `${facts.pose.name}: the outlet lies ${besideWater(facts.outletOverM ?? 0, water)}: once the pump stops, water can run back through the hose and sink the boat.${loopWords(circuit, facts, water)} Move the outlet up, or fit a vented loop well above the waterline; a check valve alone is no guard.`,
     rule: 'No outlet goes under in any pose, unless a vented loop stands above the water there.',
     source: 'Common practice; ISO 15083',
-    ideas: () => loopHighEnough(circuit, water),
+    ideas: (means) => loopHighEnough(circuit, water, means),
   });
 }
 
@@ -70,7 +70,7 @@ function low(circuit: Circuit, water: WaterFacts, facts: PoseFacts): Judgement {
     message: `${facts.pose.name}: the outlet lies ${besideWater(outletOverM ?? 0, water)}${loop}; ${least} are asked: a wake or a full load puts it under.${loopWords(circuit, facts, water)} Move it up, or fit a vented loop well above the waterline.`,
     rule: `An outlet, or its vented loop, stands at least ${least} over the water at rest.`,
     source: OUR_RULE,
-    ideas: () => loopHighEnough(circuit, water),
+    ideas: (means) => loopHighEnough(circuit, water, means),
   });
 }
 
@@ -86,11 +86,11 @@ function notKnown(water: WaterFacts, unknown: readonly PoseFacts[], automatic: b
 }
 
 /** A vented loop whose top answers in every pose that is known. */
-function loopHighEnough(circuit: Circuit, water: WaterFacts): FixIdea[] {
+function loopHighEnough(circuit: Circuit, water: WaterFacts, { waterAs }: Means): FixIdea[] {
   const { water: own } = circuit;
   if (!own?.hose) return [];
   // What the loop's top would stand over the water outside, were it at the pump's base.
-  const probe = water.as({ ...circuit, water: { ...own, hose: { ...own.hose, ventedLoop: true, ventedLoopM: 0 } } });
+  const probe = waterAs({ ...circuit, water: { ...own, hose: { ...own.hose, ventedLoop: true, ventedLoopM: 0 } } });
   const needs = (probe?.poses ?? []).flatMap(({ loopOverM }, index) =>
     loopOverM === null ? [] : [(index === 0 ? ourRules.outletFreeboardM.value : 0.01) - loopOverM],
   );

@@ -1,12 +1,10 @@
 import { cautions } from '../reference';
-import type { Judgement, RuleFamily } from './finding';
+import type { AnyFacts } from './facts';
+import type { RuleFamily } from './finding';
 
 /** What petrol or gas on board asks of everything in the space. */
-export const petrolRules: RuleFamily = ({ petrol }) => fuelJudgements(petrol);
-
-/** The same for a circuit without a pump. */
-export function fuelJudgements(petrol: boolean): Judgement[] {
-  return petrol
+export const petrolRules: RuleFamily<Pick<AnyFacts, 'boat'>> = ({ boat }) =>
+  boat.petrol === true
     ? [
         {
           code: 'ignition-protection',
@@ -18,4 +16,3 @@ export function fuelJudgements(petrol: boolean): Judgement[] {
         },
       ]
     : [];
-}

@@ -1,5 +1,5 @@
 import type { judgeCircuit } from './index';
-import { codesOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf } from './facts.fixture';
+import { boat, codesOf, deviceOf, factsOf, find, ideasOf, plainCircuit, protectionOf } from './facts.fixture';
 import { lockedRotorSeverity } from './faults';
 import { placeSeverity } from './place';
 import { faultRules, feedRules, legRules, petrolRules, placeRules } from './said.fixture';
@@ -213,7 +213,7 @@ describe('feed and legs', () => {
 
   it('petrol on board asks for marked devices, and for sealed splices', () => {
     expect(codesOf(petrolRules(factsOf()))).toEqual([]);
-    const [asked] = petrolRules(factsOf({ petrol: true }));
+    const [asked] = petrolRules(factsOf({ boat: { ...boat, petrol: true } }));
     expect(asked).toMatchObject({ code: 'ignition-protection', severity: 'caution' });
     expect(asked?.message).toContain('Splices are not sold so marked');
   });

@@ -1,3 +1,4 @@
+import { keptVoltsAcross } from '../circuit';
 import { defaults, ourRules } from '../reference';
 import { formatVolts } from '../units';
 import type { CircuitFacts } from './facts';
@@ -34,11 +35,11 @@ function marginRule(facts: CircuitFacts): Judgement[] {
   const { lowRows, lowestV } = facts.behaviour;
   const pullInV = facts.circuit.relay?.pullInV ?? defaults.relayPullInV;
   const least = lowRows.reduce(
-    (volts, { point }) => (point ? Math.min(volts, Math.abs(point.voltsAcross('relay', '86', '85'))) : volts),
+    (volts, { point }) => (point ? Math.min(volts, Math.abs(keptVoltsAcross(point, 'relay', '86', '85'))) : volts),
     Infinity,
   );
   if (least >= pullInV * ourRules.relayPullInMargin.value) return [];
-  const fails = lowRows.some(({ point }) => point && !point.latched('relay'));
+  const fails = lowRows.some(({ point }) => point && !point.latched.includes('relay'));
   return [
     {
       code: fails ? 'relay-does-not-pull-in' : 'relay-pull-in-margin',

@@ -1,12 +1,12 @@
 import { runsFromV } from '../reference';
-import { isFloat, type OperatingPoint, type Setting } from '../circuit';
+import { isFloat, keptVoltsAcross, type KeptPoint, type Setting } from '../circuit';
 import type { Plan } from '../schemes';
 import type { Behaviour, CircuitFacts } from './facts';
 
 /** A setting that has an answer. */
 export interface SolvedRow {
   readonly setting: Setting;
-  readonly point: OperatingPoint;
+  readonly point: KeptPoint;
 }
 
 /** Settings with an answer in which this circuit alone is at work: others on its feed or alarm are off. */
@@ -22,7 +22,7 @@ export function solvedRows({ rows }: Behaviour): SolvedRow[] {
 }
 
 export function pumpVolts({ point }: SolvedRow): number {
-  return point.voltsAcross('pump', 'plus', 'minus');
+  return keptVoltsAcross(point, 'pump', 'plus', 'minus');
 }
 
 /** Whether the pump breaks away and runs. */

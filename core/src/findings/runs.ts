@@ -1,3 +1,4 @@
+import { keptVoltsAcross } from '../circuit';
 import { defaults } from '../reference';
 import { formatVolts } from '../units';
 import type { CircuitFacts } from './facts';
@@ -102,7 +103,7 @@ function reversed(facts: CircuitFacts, running: readonly SolvedRow[]): Judgement
 function sensorReversed({ circuit, behaviour }: CircuitFacts, rows: readonly SolvedRow[]): Judgement[] {
   return behaviour.wired.parts.flatMap(({ part, name }): Judgement[] => {
     if (part.kind !== 'probe-sensor') return [];
-    const backwards = rows.some(({ point }) => point.voltsAcross(part.id, 'plus', 'minus') < -defaults.diodeDropV);
+    const backwards = rows.some(({ point }) => keptVoltsAcross(point, part.id, 'plus', 'minus') < -defaults.diodeDropV);
     if (!backwards) return [];
     return [
       {

@@ -6,7 +6,7 @@ import * as contacts from './contacts';
 import * as drop from './drop';
 import * as faults from './faults';
 import * as feed from './feed';
-import type { Judgement } from './finding';
+import { ideasOf, type Judgement, type Means } from './finding';
 import * as flow from './flow';
 import * as hose from './hose';
 import * as all from './index';
@@ -22,6 +22,8 @@ import * as sneaks from './sneaks';
 import * as stepDown from './stepDown';
 import * as taps from './taps';
 import * as water from './water';
+import { meansOf } from './water.fixture';
+import type { WaterFacts } from './waterFacts';
 import * as wiredAs from './wiredAs';
 import * as wiring from './wiring';
 
@@ -41,7 +43,8 @@ function kept<Asked extends readonly unknown[], Told extends Judgement | wiredAs
 ): (...asked: Asked) => readonly Told[] {
   return (...asked) => {
     const told = rules(...asked);
-    for (const one of told) said.add('text' in one ? statementText(one) : judgementText(one, circuitsIn(asked)));
+    const means = meansIn(asked);
+    for (const one of told) said.add('text' in one ? statementText(one) : judgementText(one, circuitsIn(asked), means));
     return told;
   };
 }
@@ -50,11 +53,11 @@ function statementText({ code, text, beforeWork }: wiredAs.Statement): string {
   return `${code}${beforeWork ? ' (before work)' : ''}: ${text}`;
 }
 
-function judgementText(judgement: Judgement, circuits: readonly Circuit[]): string {
-  const { code, severity, message, rule, source, at, topic = 'wiring', ideas = [] } = judgement;
+function judgementText(judgement: Judgement, circuits: readonly Circuit[], means: Means): string {
+  const { code, severity, message, rule, source, at, topic = 'wiring' } = judgement;
   const { circuitId = null, batteryId = null } = judgement as Partial<boat.BoatJudgement>;
   const beside = circuitId === null && batteryId === null ? '' : ` (battery ${batteryId}, beside ${circuitId})`;
-  const fixes = (typeof ideas === 'function' ? ideas() : ideas).map(
+  const fixes = ideasOf(judgement, means).map(
     ({ label, circuit, also = [] }) =>
       `  ${label}: ${[circuit, ...also].map((one) => changes(one, circuits)).join('; ')}`,
   );
@@ -75,6 +78,16 @@ function changes(after: Circuit, circuits: readonly Circuit[]): string {
       ({ path, before: was, after: is }) => `${path.slice(1).join('.')} ${JSON.stringify(was)} → ${JSON.stringify(is)}`,
     )
     .join(', ');
+}
+
+/** What ideas may ask of the water among what a rule was asked. */
+function meansIn(asked: readonly unknown[]): Means {
+  const [water = null] = asked.flatMap((one): (WaterFacts | null)[] => {
+    if (typeof one !== 'object' || one === null) return [];
+    if ('pool' in one) return [one as WaterFacts];
+    return 'water' in one && 'behaviour' in one ? [one.water as WaterFacts | null] : [];
+  });
+  return meansOf(water);
 }
 
 /** The circuits among what a rule was asked. */
@@ -99,7 +112,6 @@ export const faultRules = kept(faults.faultRules);
 export const feedRules = kept(feed.feedRules);
 export const flowJudgements = kept(flow.flowJudgements);
 export const hoseJudgements = kept(hose.hoseJudgements);
-export const judgeAlarm = kept(all.judgeAlarm);
 export const judgeCircuit = kept(all.judgeCircuit);
 export const leadRules = kept(leads.leadRules);
 export const legRules = kept(legs.legRules);

@@ -21,7 +21,7 @@ describe('several conductors', () => {
     const mixed = { ...conductorOf('feed', { size: '4 mm²', insulationC: 60 }), pieces: pieces(false, true) };
     const facts = factsOf({ conductors: [mixed, conductorOf('auto')], family: 'metric' });
     expect(find(conductorRules(facts), 'insulation-forbidden-in-engine-space')?.at).toEqual(['feed']);
-    const noSize = { largest: '70 mm²', limit: 'ampacity', neededFactor: Infinity } as const;
+    const noSize = { largest: '70 mm²', limit: 'ampacity', neededFactor: null } as const;
     const told = find(conductorRules({ ...facts, noSize }), 'no-size-satisfies');
     expect(told?.message).toContain('in the mm² table');
     expect(ideasOf(told)).toEqual(['Use 105 °C cable for this leg']);
@@ -90,7 +90,7 @@ describe('several conductors', () => {
       stepDownRules(
         factsOf({
           conductors: [conductorOf('manual', { size: '2 AWG' })],
-          smallerSize: () => ({ size: '4 AWG', dropPercent: 3.2, flowLPerH, presentFlowLPerH }),
+          smallerSize: { size: '4 AWG', dropPercent: 3.2, flowLPerH, presentFlowLPerH },
         }),
       )[0]?.message;
     expect(facts(null, null)).toContain('4 AWG instead would cost a drop of 3.2\u00a0% instead of 2.5\u00a0%');

@@ -79,7 +79,7 @@ describe('a winding that may turn the verdict', () => {
 
 describe('several contacts', () => {
   it('whose rating nobody read are told with the most that one carries', () => {
-    const contact = (part: string, amps: number, ratingA?: number) =>
+    const contact = (part: string, amps: number, ratingA: number | null = null) =>
       ({ part, name: part, what: 'switch', ratingA, amps }) as const;
     const told = contactRules(
       factsOf({ contacts: [contact('Switch', 12), contact('Float', 10), contact('Relay', 30, 40)] }),

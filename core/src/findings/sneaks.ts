@@ -1,4 +1,4 @@
-import type { LampPart } from '../circuit';
+import { keptDoing, keptPartA, keptVoltsAcross, keptWord, type LampPart } from '../circuit';
 import { defaults, ourRules, runsFromV } from '../reference';
 import { formatVolts, plainNumber } from '../units';
 import type { CircuitFacts } from './facts';
@@ -20,14 +20,14 @@ export const sneakRules: RuleFamily = (facts) => {
 /** An armed light that is lit while auto is not selected. */
 function fedBackwards(facts: CircuitFacts, part: LampPart, name: string, rows: readonly SolvedRow[]): Judgement[] {
   const row = rows.find(
-    ({ setting, point }) => setting.switches['switch'] !== 'auto' && point.doingOf(part.id) !== 'dark',
+    ({ setting, point }) => setting.switches['switch'] !== 'auto' && keptDoing(point, part.id) !== 'dark',
   );
   if (!row) return [];
   return [
     {
       code: 'sneak-path-armed',
       severity: 'note',
-      message: `${name}: with ${inWords(facts, row)} it is ${row.point.wordOf(part.id)}, fed backwards through the float from the pump’s side. It then says auto where auto is not selected: look at the switch, not at the light.`,
+      message: `${name}: with ${inWords(facts, row)} it is ${keptWord(row.point, part.id)}, fed backwards through the float from the pump’s side. It then says auto where auto is not selected: look at the switch, not at the light.`,
       rule: 'An armed light is lit on auto, and only then.',
       source: SOURCE,
       at: [part.id],
@@ -38,15 +38,15 @@ function fedBackwards(facts: CircuitFacts, part: LampPart, name: string, rows: r
 /** A running light that is lit while the pump stands. */
 function glows(facts: CircuitFacts, part: LampPart, name: string, rows: readonly SolvedRow[]): Judgement[] {
   if (part.shows !== 'running') return fedBackwards(facts, part, name, rows);
-  const row = rows.find((candidate) => candidate.point.doingOf(part.id) !== 'dark' && !runs(facts, candidate));
+  const row = rows.find((candidate) => keptDoing(candidate.point, part.id) !== 'dark' && !runs(facts, candidate));
   if (!row) return [];
-  const milliamps = plainNumber(1000 * Math.abs(row.point.partA(part.id)), 0);
+  const milliamps = plainNumber(1000 * Math.abs(keptPartA(row.point, part.id)), 0);
   const through = Math.abs(pumpVolts(row)) > 1e-6;
   return [
     {
       code: 'sneak-path-light',
       severity: 'caution',
-      message: `${name}: with ${inWords(facts, row)} it is ${row.point.wordOf(part.id)} while the pump stands: ${milliamps} mA ${through ? 'return through the pump’s winding' : 'find another way to negative'}. It tells of a pump that does not run: wire it from the pump’s post to negative.`,
+      message: `${name}: with ${inWords(facts, row)} it is ${keptWord(row.point, part.id)} while the pump stands: ${milliamps} mA ${through ? 'return through the pump’s winding' : 'find another way to negative'}. It tells of a pump that does not run: wire it from the pump’s post to negative.`,
       rule: 'A running light is lit when the pump has voltage, and only then.',
       source: SOURCE,
       at: [part.id],
@@ -60,7 +60,7 @@ function dark(facts: CircuitFacts, part: LampPart, name: string, rows: readonly 
   const wanted = rows.filter((row) =>
     part.shows === 'running' ? runs(facts, row) : row.setting.switches['switch'] === 'auto',
   );
-  const missed = wanted.filter(({ point }) => point.doingOf(part.id) === 'dark');
+  const missed = wanted.filter(({ point }) => keptDoing(point, part.id) === 'dark');
   const [first] = missed;
   if (!first) return [];
   const always = missed.length === wanted.length;
@@ -86,7 +86,7 @@ function fedBack(facts: CircuitFacts): Judgement[] {
     if (part.kind !== 'neighbour') return [];
     const theirs = solvedRows(facts.behaviour)
       .filter(({ setting }) => setting.switches[part.id] !== 'manual')
-      .map((row) => ({ row, volts: row.point.voltsAcross(part.id, 'post', 'minus'), whose: `“${name}”` }));
+      .map((row) => ({ row, volts: keptVoltsAcross(row.point, part.id, 'post', 'minus'), whose: `“${name}”` }));
     const ours = solvedRows(facts.behaviour)
       .filter(({ setting }) => setting.switches[part.id] === 'manual' && !startsItself(facts, setting))
       .map((row) => ({ row, volts: pumpVolts(row), whose: 'this pump' }));

@@ -3,23 +3,36 @@ import { formatPercent, formatQuantity } from '../units';
 import type { CircuitFacts, ConductorFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 
+/** Cable that is so much thicker than what it joins, and what that is. */
+interface StepDown {
+  readonly cable: readonly ConductorFacts[];
+  readonly largest: ConductorFacts;
+  readonly meets: readonly { readonly name: string; readonly size: string }[];
+  readonly noBarrel: boolean;
+}
+
 /** Cable so much thicker than what it joins that a butt barrel does not take both. */
 export const stepDownRules: RuleFamily = (facts) => {
-  const cable = facts.conductors.filter(({ planned }) => planned.duty === 'pump' && reachesBilge(planned.leg));
+  const found = stepsDown(facts);
+  return found ? [stepDown(facts, found)] : [];
+};
+
+/** Where cable in the bilge meets something much thinner, or is too large for any butt barrel; null where it does not. */
+export function stepsDown({ circuit, conductors }: Pick<CircuitFacts, 'circuit' | 'conductors'>): StepDown | null {
+  const cable = conductors.filter(({ planned }) => planned.duty === 'pump' && reachesBilge(planned.leg));
   const largest = cable.reduce<ConductorFacts | null>(
     (most, one) => (one.areaMm2 > (most?.areaMm2 ?? 0) ? one : most),
     null,
   );
-  if (!largest) return [];
-  const { leads } = facts.circuit.pump;
+  if (!largest) return null;
+  const { leads } = circuit.pump;
   const meets = [
     ...(leads ? [{ name: 'the pump’s leads', size: leads.size }] : []),
-    ...(facts.circuit.floatLead === undefined ? [] : [{ name: 'the float’s leads', size: facts.circuit.floatLead }]),
+    ...(circuit.floatLead === undefined ? [] : [{ name: 'the float’s leads', size: circuit.floatLead }]),
   ].filter(({ size }) => sizesApart(largest.areaMm2, size) >= ourRules.stepDownSizes.value);
   const noBarrel = largest.areaMm2 > largestBarrelMm2;
-  if (meets.length === 0 && !noBarrel) return [];
-  return [stepDown(facts, cable, largest, meets, noBarrel)];
-};
+  return meets.length === 0 && !noBarrel ? null : { cable, largest, meets, noBarrel };
+}
 
 function reachesBilge(leg: ConductorFacts['planned']['leg']): boolean {
   return leg === 'panelToBilge' || leg === 'bilgeToNegative';
@@ -37,13 +50,7 @@ function sizesApart(areaMm2: number, joins: string): number {
   return nearest(areaMm2) - nearest(findSize(joins)?.areaMm2 ?? areaMm2);
 }
 
-function stepDown(
-  facts: CircuitFacts,
-  cable: readonly ConductorFacts[],
-  largest: ConductorFacts,
-  meets: readonly { readonly name: string; readonly size: string }[],
-  noBarrel: boolean,
-): Judgement {
+function stepDown(facts: CircuitFacts, { cable, largest, meets, noBarrel }: StepDown): Judgement {
   const joins = meets.map(({ name, size }) => `${name} (${size})`).join(' and ');
   const tooLarge = noBarrel
     ? `${largest.size} is larger than any butt barrel takes (${barrels[barrels.length - 1]?.sizes ?? ''})`
@@ -60,7 +67,7 @@ function stepDown(
 
 /** What the next smaller size would cost: in litres where flows are known, else in drop. */
 function smallerWords(facts: CircuitFacts): string {
-  const smaller = facts.smallerSize();
+  const smaller = facts.smallerSize;
   if (!smaller) return '';
   const { size, dropPercent, flowLPerH, presentFlowLPerH } = smaller;
   const costs =

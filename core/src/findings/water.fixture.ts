@@ -1,7 +1,8 @@
 import type { FloatWindow, PlacedFloat } from '../water';
 import { hoseFrom, parabola, wellFrom } from '../water';
-import type { HoseSurvey, WellSurvey } from '../job';
+import type { Circuit, HoseSurvey, WellSurvey } from '../job';
 import type { Change } from './facts.fixture';
+import type { Means } from './finding';
 import type { OperatingFacts, PoseFacts, WaterFacts } from './waterFacts';
 
 const wellSurvey: WellSurvey = {
@@ -66,8 +67,30 @@ export function poseOf(id: string, more: Change<PoseFacts> = {}): PoseFacts {
   };
 }
 
-/** A pump, hose and float in a well that nothing is wrong with. */
-export function waterOf(more: Change<WaterFacts> = {}): WaterFacts {
+const meansByWater = new WeakMap<WaterFacts, Means>();
+
+/** What ideas may ask of a test's water: nothing, where the test says nothing of it. */
+export function meansOf(water: WaterFacts | null): Means {
+  return (water && meansByWater.get(water)) ?? { waterAs: () => null };
+}
+
+/** A fix as it is worked out for a test's water. */
+export const asked =
+  <Fixes>(fix: (circuit: Circuit, water: WaterFacts, means: Means) => Fixes) =>
+  (circuit: Circuit, water: WaterFacts) =>
+    fix(circuit, water, meansOf(water));
+
+/**
+ * A pump, hose and float in a well that nothing is wrong with.
+ * @param as the same water with another place, float or hose
+ */
+export function waterOf({ as, ...more }: Change<WaterFacts> & { readonly as?: Means['waterAs'] } = {}): WaterFacts {
+  const water = plainWater(more);
+  if (as) meansByWater.set(water, { waterAs: as });
+  return water;
+}
+
+function plainWater(more: Change<WaterFacts>): WaterFacts {
   return {
     units: 'metric',
     survey: wellSurvey,
@@ -81,10 +104,9 @@ export function waterOf(more: Change<WaterFacts> = {}): WaterFacts {
     wall: null,
     poses: [poseOf('rest')],
     waterIn: 'sea',
-    hullLengthM: undefined,
+    hullLengthM: null,
     ingress: [],
     reprimes: false,
-    as: () => null,
     ...(more as Partial<WaterFacts>),
   };
 }

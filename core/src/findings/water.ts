@@ -2,6 +2,7 @@ import { ourRules, OUR_RULE } from '../reference';
 import type { Circuit } from '../job';
 import { toldApart } from '../units';
 import { isIn, isInside, isWithin, wellFrom, type Bound } from '../water';
+import type { AnyFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { flowJudgements } from './flow';
 import { hoseJudgements } from './hose';
@@ -21,15 +22,20 @@ import { saying } from './waterSaying';
 import { boundInWords, poseName, waterSpeech } from './waterWords';
 
 /** Everything that pump, hose and float in their well are judged by. */
-export const waterRules: RuleFamily = ({ circuit, water, automatic }) =>
-  water
-    ? [
-        ...flowJudgements(circuit, water, automatic),
-        ...hoseJudgements(circuit, water),
-        ...outletJudgements(circuit, water, automatic),
-        ...floatJudgements(circuit, water),
-      ]
-    : [];
+export const waterRules: RuleFamily<AnyFacts> = (facts) => {
+  const { circuit, water } = facts;
+  if (!water) return [];
+  return [
+    ...(facts.kind === 'pump'
+      ? [
+          ...flowJudgements(circuit, water, facts.automatic),
+          ...hoseJudgements(circuit, water),
+          ...outletJudgements(circuit, water, facts.automatic),
+        ]
+      : []),
+    ...floatJudgements(circuit, water),
+  ];
+};
 
 /** Where the float sits, of a pump or of an alarm. */
 export function floatJudgements(circuit: Circuit, water: WaterFacts): Judgement[] {
@@ -47,7 +53,7 @@ export function floatJudgements(circuit: Circuit, water: WaterFacts): Judgement[
           ? 'Between the float and its pump stands a member without limber holes: the float feels other water than the pump takes. Put both in the same pool, or open the limber holes.'
           : `The float stands outside ${survey.name}: ${say.height(float.xM)} forward of the pump and ${say.height(float.yM)} to starboard of it. Measure its place again, or the well.`,
         rule: 'Float and pump stand in the same water.',
-        ideas: () => floatAtPump(circuit, water),
+        ideas: (means) => floatAtPump(circuit, water, means),
       }),
     ];
   }
@@ -136,7 +142,7 @@ function tooLow(circuit: Circuit, water: WaterFacts, minM: number, bound: Bound)
     message: `${at}${why}. Raise it.`,
     at: ['float'],
     rule: 'In every pose the float lets go before its pump loses prime, and the water between on and off is more than the hose gives back.',
-    ideas: () => [...moveToRecommended(circuit, water), ...moveTowardsPump(circuit, water)],
+    ideas: (means) => [...moveToRecommended(circuit, water), ...moveTowardsPump(circuit, water, means)],
   });
 }
 
@@ -151,7 +157,11 @@ function noWindow(circuit: Circuit, water: WaterFacts): Judgement {
       at: ['float'],
       message: `At no height does the water between on and off exceed ${ourRules.drainBackFactor.value} times the ${say.volume(backL)} that run back from the hose: the pump would cycle on its own water. It takes a float with a wider dead-band, a hose that holds less, or a check valve.`,
       rule: OWN_WATER_RULE,
-      ideas: () => [...widenFloat(circuit, water), ...thinnerHose(circuit, water), ...addCheckValve(circuit, water)],
+      ideas: (means) => [
+        ...widenFloat(circuit, water, means),
+        ...thinnerHose(circuit, water, means),
+        ...addCheckValve(circuit, water, means),
+      ],
     });
   }
   const [low, high] = [window?.lowBound, window?.highBound];
@@ -161,12 +171,12 @@ function noWindow(circuit: Circuit, water: WaterFacts): Judgement {
     at: ['float'],
     message: `No height serves in every pose. It may not be lower than ${say.height(window?.minM ?? 0)} for ${low ? boundInWords(water, low) : 'the hull'}, nor higher than ${say.height(window?.maxM ?? 0)} for ${high ? boundInWords(water, high) : 'what must stay dry'}. Move float or pump nearer to each other, or move what must stay dry.`,
     rule: 'One height of the float serves in every pose.',
-    ideas: () => [
-      ...moveTowardsPump(circuit, water),
-      ...addCheckValve(circuit, water),
-      ...thinnerHose(circuit, water),
-      ...widenFloat(circuit, water),
-      ...movePumpTowardsFloat(circuit, water),
+    ideas: (means) => [
+      ...moveTowardsPump(circuit, water, means),
+      ...addCheckValve(circuit, water, means),
+      ...thinnerHose(circuit, water, means),
+      ...widenFloat(circuit, water, means),
+      ...movePumpTowardsFloat(circuit, water, means),
     ],
   });
 }
@@ -179,10 +189,10 @@ function shortRuns(circuit: Circuit, water: WaterFacts): Judgement {
     message: `Between on and off lies less than ${ourRules.shortestRunS.value} seconds’ pumping beside what the hose gives back: the pump starts often and wears. ${comfortWords(water)}`,
     rule: `A run lasts at least ${ourRules.shortestRunS.value} seconds.`,
     source: OUR_RULE,
-    ideas: () => [
+    ideas: (means) => [
       ...moveToRecommended(circuit, water),
-      ...widenFloat(circuit, water),
-      ...addCheckValve(circuit, water),
+      ...widenFloat(circuit, water, means),
+      ...addCheckValve(circuit, water, means),
     ],
   });
 }

@@ -1,4 +1,4 @@
-import type { Circuit, Pose, WellSurvey } from '../job';
+import type { Pose, WellSurvey } from '../job';
 import type { LevelSensor } from '../reference';
 import type { UnitSystem } from '../units';
 import type { FloatWindow, Hose, PlacedFloat, PumpCurve, Well } from '../water';
@@ -51,11 +51,10 @@ export interface WaterFacts {
   /** The first is the one figures are given in. */
   readonly poses: readonly PoseFacts[];
   readonly waterIn: 'sea' | 'fresh';
-  readonly hullLengthM: number | undefined;
+  /** Of the boat, m; null where it was not measured. */
+  readonly hullLengthM: number | null;
   /** The most that each listed ingress brings, L/h, the worst first. */
   readonly ingress: readonly { readonly id: string; readonly name: string; readonly mostLPerH: number }[];
   /** Water that comes back from the hose, lifting the well past where a pump has its prime again. */
   readonly reprimes: boolean;
-  /** The same water with another place, float or hose. */
-  as(circuit: Circuit): WaterFacts | null;
 }

@@ -1,20 +1,18 @@
 import type { Circuit, CircuitWater } from '../job';
-import { ideasOf, plainCircuit } from './facts.fixture';
-import type { FixIdea } from './finding';
+import { plainCircuit } from './facts.fixture';
+import { ideasOf as workedOut, type FixIdea } from './finding';
 import { outletJudgements } from './said.fixture';
-import { float, hoseSurvey, poseOf, waterOf, windowOf } from './water.fixture';
-import {
-  addCheckValve,
-  floatAtPump,
-  movePumpTowardsFloat,
-  moveToRecommended,
-  moveTowardsPump,
-  raiseBy,
-  smoothWall,
-  thinnerHose,
-  widenFloat,
-  widerHoses,
-} from './waterFixes';
+import { asked, float, meansOf, hoseSurvey, poseOf, waterOf, windowOf } from './water.fixture';
+import * as fixes from './waterFixes';
+
+const { moveToRecommended, raiseBy, smoothWall } = fixes;
+const addCheckValve = asked(fixes.addCheckValve);
+const floatAtPump = asked(fixes.floatAtPump);
+const movePumpTowardsFloat = asked(fixes.movePumpTowardsFloat);
+const moveTowardsPump = asked(fixes.moveTowardsPump);
+const thinnerHose = asked(fixes.thinnerHose);
+const widenFloat = asked(fixes.widenFloat);
+const widerHoses = asked(fixes.widerHoses);
 
 const wet = (more: Partial<CircuitWater> = {}): Circuit =>
   plainCircuit({ water: { wellId: 'bilge', hose: hoseSurvey, float: { xM: 0.3, zM: 0.03 }, ...more } });
@@ -233,22 +231,21 @@ describe('the hose', () => {
 });
 
 describe('a vented loop', () => {
-  const asked = (loops: readonly (number | null)[], hose = hoseSurvey) =>
-    outletJudgements(
-      wet({ hose }),
-      waterOf({
-        poses: [poseOf('rest', { outletOverM: -0.05 })],
-        as: (changed) =>
-          waterOf({
-            poses: loops.map((loopOverM, index) => {
-              expect(changed.water?.hose).toMatchObject({ ventedLoop: true, ventedLoopM: 0 });
-              return poseOf(index === 0 ? 'rest' : 'heeled', { loopOverM });
-            }),
+  const ideas = (loops: readonly (number | null)[], hose = hoseSurvey) => {
+    const water = waterOf({
+      poses: [poseOf('rest', { outletOverM: -0.05 })],
+      as: (changed) =>
+        waterOf({
+          poses: loops.map((loopOverM, index) => {
+            expect(changed.water?.hose).toMatchObject({ ventedLoop: true, ventedLoopM: 0 });
+            return poseOf(index === 0 ? 'rest' : 'heeled', { loopOverM });
           }),
-      }),
-      true,
-    )[0];
-  const offered = (loops: readonly (number | null)[]) => ideasOf(asked(loops))[0]?.replace('\u00a0', ' ');
+        }),
+    });
+    const [told] = outletJudgements(wet({ hose }), water, true);
+    return told ? workedOut(told, meansOf(water)) : [];
+  };
+  const offered = (loops: readonly (number | null)[]) => ideas(loops)[0]?.label.replace('\u00a0', ' ');
 
   it('is offered as high as the hose at least, 200 mm over the water at rest and clear of it heeled', () => {
     // The hose climbs to 1.2 m.
@@ -259,8 +256,7 @@ describe('a vented loop', () => {
     expect(offered([-1.151])).toBe('Fit a vented loop, its top 1360 mm over the pump');
     expect(offered([null, -1.3])).toBe('Fit a vented loop, its top 1310 mm over the pump');
     expect(offered([null])).toBeUndefined();
-    const ideas = asked([-1.15])?.ideas;
-    const [idea] = typeof ideas === 'function' ? ideas() : [];
+    const [idea] = ideas([-1.15]);
     expect(idea?.circuit.water?.hose).toEqual({ ...hoseSurvey, ventedLoop: true, ventedLoopM: 1.35, guessed: false });
   });
 });

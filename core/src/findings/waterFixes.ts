@@ -1,6 +1,6 @@
 import type { Circuit, CircuitWater } from '../job';
 import { isIn, isWithin } from '../water';
-import type { FixIdea } from './finding';
+import type { FixIdea, Means } from './finding';
 import type { WaterFacts } from './waterFacts';
 import { waterSpeech } from './waterWords';
 
@@ -41,7 +41,7 @@ const STEPS_M = 0.01;
 const MOST_STEPS = 120;
 
 /** The least move towards the pump, along and across, after which some height keeps every rule; that height with it. */
-export function moveTowardsPump(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function moveTowardsPump(circuit: Circuit, water: WaterFacts, means: Means): FixIdea[] {
   const { float } = water;
   if (!isWatered(circuit) || !float) return [];
   const place = circuit.water.pumpAt ?? { xM: 0, yM: 0 };
@@ -50,7 +50,7 @@ export function moveTowardsPump(circuit: Circuit, water: WaterFacts): FixIdea[] 
   for (let step = 1; step <= Math.min(MOST_STEPS, Math.ceil(distanceM / STEPS_M)); step += 1) {
     const share = Math.min(1, (step * STEPS_M) / distanceM);
     const moved = { xM: rounded(float.xM + share * dx), yM: rounded(float.yM + share * dy) };
-    const window = water.as(withFloat(circuit, moved))?.window;
+    const window = means.waterAs(withFloat(circuit, moved))?.window;
     if (!window || window.recommendedM === null) continue;
     const movedM = Math.hypot(moved.xM - float.xM, moved.yM - float.yM);
     return [
@@ -66,12 +66,12 @@ export function moveTowardsPump(circuit: Circuit, water: WaterFacts): FixIdea[] 
 const rounded = (metres: number) => Math.round(metres * 1000) / 1000;
 
 /** The least wider dead-band with which some height keeps every rule. */
-export function widenFloat(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function widenFloat(circuit: Circuit, water: WaterFacts, means: Means): FixIdea[] {
   const { float, sensor } = water;
   if (!isWatered(circuit) || !float || sensor === 'integral') return [];
   for (let onM = float.onM + 0.005; onM <= Math.min(0.4, float.onM + 0.25); onM += 0.005) {
     const wider = { onM: rounded(onM), offM: float.offM };
-    const window = water.as(withFloat(circuit, wider))?.window;
+    const window = means.waterAs(withFloat(circuit, wider))?.window;
     if (!window || window.recommendedM === null || !isIn(window.comfort, window.recommendedM, 1e-9)) continue;
     return [
       {
@@ -84,42 +84,45 @@ export function widenFloat(circuit: Circuit, water: WaterFacts): FixIdea[] {
 }
 
 /** A check valve in the hose; the float set anew where that asks for it. */
-export function addCheckValve(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function addCheckValve(circuit: Circuit, water: WaterFacts, means: Means): FixIdea[] {
   if (!isWatered(circuit) || circuit.water.hose?.checkValve === true) return [];
-  return hoseIdea(circuit, water, { checkValve: true }, 'Fit a check valve in the hose');
+  return hoseIdea(circuit, water, means, { checkValve: true }, 'Fit a check valve in the hose');
 }
 
 /** Common bores of hose, m. */
 export const hoseBoresM = [0.013, 0.016, 0.019, 0.025, 0.029, 0.032, 0.038, 0.051] as const;
 
 /** The next smaller hose, which holds less. */
-export function thinnerHose(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function thinnerHose(circuit: Circuit, water: WaterFacts, means: Means): FixIdea[] {
   const boreM = circuit.water?.hose?.boreM;
   const next = boreM === undefined ? undefined : hoseBoresM.findLast((bore) => bore < boreM - 1e-6);
   if (!isWatered(circuit) || next === undefined) return [];
-  return hoseIdea(circuit, water, { boreM: next }, `Use ${waterSpeech(water.units).height(next)} hose`);
+  return hoseIdea(circuit, water, means, { boreM: next }, `Use ${waterSpeech(water.units).height(next)} hose`);
 }
 
 /** The next larger hose up to the bore given, each one. */
-export function widerHoses(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function widerHoses(circuit: Circuit, water: WaterFacts, means: Means): FixIdea[] {
   const boreM = circuit.water?.hose?.boreM;
   if (!isWatered(circuit) || boreM === undefined) return [];
   const own = circuit;
   return hoseBoresM
     .filter((bore) => bore > boreM + 1e-6)
     .slice(0, 3)
-    .flatMap((bore) => hoseIdea(own, water, { boreM: bore }, `Use ${waterSpeech(water.units).height(bore)} hose`));
+    .flatMap((bore) =>
+      hoseIdea(own, water, means, { boreM: bore }, `Use ${waterSpeech(water.units).height(bore)} hose`),
+    );
 }
 
 function hoseIdea(
   circuit: Watered,
   water: WaterFacts,
+  means: Means,
   hose: Partial<NonNullable<CircuitWater['hose']>>,
   label: string,
 ): FixIdea[] {
   const changed = withHose(circuit, hose);
   if (!changed || !isWatered(changed)) return [];
-  const window = water.as(changed)?.window;
+  const window = means.waterAs(changed)?.window;
   const { float } = water;
   if (!window || !float || window.recommendedM === null) return [{ label, circuit: changed }];
   if (isWithin(window, float.zM)) return [{ label, circuit: changed }];
@@ -151,11 +154,11 @@ export function raiseBy(circuit: Circuit, { float, units }: WaterFacts, byM: num
 }
 
 /** The float at the pump, at the height recommended there. */
-export function floatAtPump(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function floatAtPump(circuit: Circuit, _water: WaterFacts, means: Means): FixIdea[] {
   if (!isWatered(circuit)) return [];
   const { xM, yM } = circuit.water.pumpAt ?? { xM: 0, yM: 0 };
   const moved = withFloat(circuit, { xM, yM });
-  const zM = water.as(moved)?.window?.recommendedM ?? null;
+  const zM = means.waterAs(moved)?.window?.recommendedM ?? null;
   return [
     {
       label: 'Fit the float beside its pump',
@@ -165,7 +168,7 @@ export function floatAtPump(circuit: Circuit, water: WaterFacts): FixIdea[] {
 }
 
 /** The least move of the pump towards its float after which some height keeps every rule. */
-export function movePumpTowardsFloat(circuit: Circuit, water: WaterFacts): FixIdea[] {
+export function movePumpTowardsFloat(circuit: Circuit, water: WaterFacts, means: Means): FixIdea[] {
   const { float } = water;
   if (!isWatered(circuit) || !float || water.sensor === 'integral') return [];
   const from = circuit.water.pumpAt ?? { xM: 0, yM: 0, zM: 0 };
@@ -175,7 +178,7 @@ export function movePumpTowardsFloat(circuit: Circuit, water: WaterFacts): FixId
     const share = Math.min(1, (step * STEPS_M) / distanceM);
     const pumpAt = { xM: rounded(from.xM + share * dx), yM: rounded(from.yM + share * dy), zM: from.zM };
     const moved: Watered = { ...circuit, water: { ...circuit.water, pumpAt } };
-    const window = water.as(moved)?.window;
+    const window = means.waterAs(moved)?.window;
     if (!window || window.recommendedM === null) continue;
     return [
       {

@@ -1,4 +1,4 @@
-import type { FixIdea, Judgement, Severity } from './finding';
+import type { FixIdea, Judgement, Means, Severity } from './finding';
 
 interface Saying {
   readonly code: string;
@@ -7,7 +7,7 @@ interface Saying {
   readonly rule: string;
   readonly source?: string;
   readonly at?: readonly string[];
-  readonly ideas?: () => readonly FixIdea[];
+  readonly ideas?: (means: Means) => readonly FixIdea[];
 }
 
 /** A judgement on water; what it stands on is mostly the levels and volumes of the well. */

@@ -1,3 +1,4 @@
+import { keptConductorA } from '../circuit';
 import { formatAmps, toldApart } from '../units';
 import type { Behaviour, ConductorFacts } from './facts';
 import type { Circuit } from '../job';
@@ -12,10 +13,7 @@ interface Wired {
 }
 
 /** Wiring found otherwise than planned: what differs, what ends nowhere, what is overloaded by it. */
-export const wiringRules: RuleFamily = (facts) => wiredOtherwise(facts);
-
-/** The same for a circuit without a pump. */
-export function wiredOtherwise(facts: Wired): Judgement[] {
+export const wiringRules: RuleFamily<Wired> = (facts) => {
   const { circuit, behaviour } = facts;
   if (!circuit.rewired) return [];
   const idea = withIdeas(backToPlan(circuit));
@@ -45,14 +43,14 @@ export function wiredOtherwise(facts: Wired): Judgement[] {
           },
         ]),
   ];
-}
+};
 
 function overloads(facts: Wired): Judgement[] {
   const rows = solvedRows(facts.behaviour);
   return facts.conductors.flatMap(({ planned, ampacity, size }): Judgement[] => {
     const worst = rows.reduce(
       (most, row) => {
-        const amps = Math.abs(row.point.conductorA(planned.id));
+        const amps = Math.abs(keptConductorA(row.point, planned.id));
         return amps > most.amps ? { amps, row } : most;
       },
       { amps: 0, row: rows[0] },

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runs } from '../../testing/runs.fixture';
 import type { CircuitWater, IngressSource, Job } from '../job';
 import { defaults, ourRules } from '../reference';
-import { assess } from '../assess';
+import { assess } from '../assess/assess.fixture';
 import { lastingFindings, wellRuns } from './lasting';
 import { hoseChoices } from './hoseChoices';
 import { seededRandom, spreadOf, throwDays } from './sensitivity';

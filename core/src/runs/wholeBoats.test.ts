@@ -4,12 +4,13 @@ import { type Job } from '../job';
 import { readJob } from '../file';
 import { defaults } from '../reference';
 import { posesOf } from '../water';
-import { assess, type AssessedCircuit, withIdea } from '../assess';
+import { withIdea } from '../assess';
+import { assess } from '../assess/assess.fixture';
 import { lastingFindings } from './lasting';
 import { runReport, waterReport } from './waterReport';
 import { anyBoat } from './wholeBoats.fixture';
 
-type Judged = Exclude<AssessedCircuit, { status: 'incomplete' }>;
+type Judged = Exclude<ReturnType<typeof assess>[number], { status: 'incomplete' }>;
 const judgedOf = (job: Job): Judged[] => assess(job).filter((one): one is Judged => one.status !== 'incomplete');
 
 /** Holds what no reader should ever see, or is nothing at all. */

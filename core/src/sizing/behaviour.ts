@@ -1,4 +1,13 @@
-import { isFloat, sameSetting, truthRow, truthTable, type Netlist, type Setting, type TruthRow } from '../circuit';
+import {
+  isFloat,
+  keptRows,
+  sameSetting,
+  truthRow,
+  truthTable,
+  type Netlist,
+  type Setting,
+  type TruthRow,
+} from '../circuit';
 import { defaults, runsFromV } from '../reference';
 import type { Behaviour, ContactFacts } from '../findings';
 import type { Circuit } from '../job';
@@ -22,29 +31,45 @@ export function netlistAsWired(netlist: Netlist, plan: Plan, circuit: Circuit): 
   };
 }
 
+/** A circuit solved in every setting, as it is wired. */
+export interface SolvedBehaviour {
+  /** At 12.8 V at the posts. */
+  readonly rows: readonly TruthRow[];
+  /** At the lowest supply; only of circuits with a relay. */
+  readonly lowRows: readonly TruthRow[];
+  readonly lowestV: number;
+}
+
 /**
- * What the circuit does in every setting, as it is wired.
+ * Solves what the circuit does in every setting, as it is wired.
  * @param settings those in which the pump runs as planned: there a relay must pull in at the lowest supply as well
  */
+export function solveBehaviour(netlist: Netlist, restingV: number, settings: readonly Setting[]): SolvedBehaviour {
+  const lowestV = Math.min(defaults.ratedSupplyV, restingV);
+  const low = withSupply(netlist, lowestV);
+  const relayed = netlist.parts.some(({ kind }) => kind === 'relay');
+  return {
+    rows: truthTable(withSupply(netlist, defaults.runningSupplyV), settings),
+    lowRows: relayed ? settings.map((setting) => truthRow(low, setting)) : [],
+    lowestV,
+  };
+}
+
+/** What the circuit does as it is wired, as plain data. */
 export function behaviourOf(
   netlist: Netlist,
   plan: Plan,
   circuit: Circuit,
-  restingV: number,
-  settings: readonly Setting[],
+  { rows, lowRows, lowestV }: SolvedBehaviour,
 ): Behaviour {
   const { plan: wired, strays } = rewire(plan, circuit.rewired);
-  const rows = truthTable(withSupply(netlist, defaults.runningSupplyV), settings);
-  const lowestV = Math.min(defaults.ratedSupplyV, restingV);
-  const low = withSupply(netlist, lowestV);
-  const relayed = netlist.parts.some(({ kind }) => kind === 'relay');
   return {
     wired,
     strays,
     differences: differencesInWords(plan, circuit),
     reversed: runsBackwards(rows, plan),
-    rows,
-    lowRows: relayed ? settings.map((setting) => truthRow(low, setting)) : [],
+    rows: keptRows(netlist, rows),
+    lowRows: keptRows(netlist, lowRows),
     lowestV,
   };
 }
@@ -62,27 +87,27 @@ export function contactsOf(plan: PumpPlan, circuit: Circuit, drop: Drop): Contac
   return plan.parts.flatMap(({ part, name }): ContactFacts[] => {
     const amps = () => Math.max(0, ...drop.solved.map(({ point }) => Math.abs(point.partA(part.id))));
     if (part.kind === 'three-way-switch' || part.kind === 'on-off-switch')
-      return [{ part: part.id, name, what: 'switch', ratingA: circuit.panel?.switchA, amps: amps() }];
+      return [{ part: part.id, name, what: 'switch', ratingA: circuit.panel?.switchA ?? null, amps: amps() }];
     if (part.kind === 'relay')
       return [
         {
           part: part.id,
           name,
           what: 'relay',
-          ratingA: circuit.relay?.contactA,
+          ratingA: circuit.relay?.contactA ?? null,
           amps: amps(),
         },
       ];
     if (!isFloat(part)) return [];
     // A float inside a pump is its maker's to rate.
     if (part.kind === 'pump') return [];
-    return [{ part: part.id, name, what: 'float', ratingA: circuit.floatA, amps: amps() }];
+    return [{ part: part.id, name, what: 'float', ratingA: circuit.floatA ?? null, amps: amps() }];
   });
 }
 
 /** The settings given as far as they were solved already at a supply; null where one of them was not. */
 export function rowsAt(
-  { rows: usual, lowRows, lowestV }: Behaviour,
+  { rows: usual, lowRows, lowestV }: SolvedBehaviour,
   supplyV: number,
   settings: readonly Setting[],
   pump: string,

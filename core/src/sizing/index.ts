@@ -12,5 +12,5 @@ export {
   withSupply,
   type Solved,
 } from './settings';
-export { dropInForce, ohmsAt, proposeSize, sizeNamed, type NamedSize } from './sizing';
+export { dropInForce, ohmsAt, proposeSize, sizeNamed, type Drop, type NamedSize, type SizingQuestion } from './sizing';
 export { smallerSizeOf } from './smallerSize';

@@ -35,7 +35,7 @@ describe('the settings in which a pump runs', () => {
   });
 
   it('say which relay is then pulled in', () => {
-    expect(running('relay').map(({ likely }) => [...(likely ?? [])])).toEqual([['relay'], ['relay']]);
+    expect(running('relay').map(({ likely }) => likely)).toEqual([['relay'], ['relay']]);
     expect(running('plain-switch')).toEqual([{ switches: { switch: 'manual' }, floats: {} }]);
   });
 

@@ -170,9 +170,9 @@ function findRunning(netlist: Netlist, pump: string): readonly Setting[] {
   for (const { point, pumpV, setting } of solved) {
     if (Math.abs(pumpV) < runsFromV(labelV)) continue;
     const load = netlist.conductors.map(({ id }) => String(Math.round(point.conductorA(id) * 1e6))).join(' ');
-    const likely = new Set(netlist.parts.filter(({ id }) => point.latched(id)).map(({ id }) => id));
+    const likely = netlist.parts.filter(({ id }) => point.latched(id)).map(({ id }) => id);
     if (!distinct.has(load))
-      distinct.set(load, likely.size > 0 ? { switches: setting.switches, floats: setting.floats, likely } : setting);
+      distinct.set(load, likely.length > 0 ? { switches: setting.switches, floats: setting.floats, likely } : setting);
   }
   return [...distinct.values()];
 }

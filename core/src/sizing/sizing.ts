@@ -148,12 +148,14 @@ function brokenLimit(
     overloaded = Math.max(overloaded, carriedA / amps);
     leastAmpacityA = Math.min(leastAmpacityA, amps);
   }
-  if (overloaded > SLACK) return { limit: 'ampacity', neededFactor: overloaded };
+  if (overloaded > SLACK) return { limit: 'ampacity', neededFactor: finiteOrNull(overloaded) };
   const overFused = rating.found ? rating.rating.ratingA / (leastAmpacityA * maxMultipleOfAmpacity) : 0;
-  if (overFused > SLACK) return { limit: 'fuse', neededFactor: overFused };
+  if (overFused > SLACK) return { limit: 'fuse', neededFactor: finiteOrNull(overFused) };
   const allowedV = (dropSchools[dropSchool].percent / 100) * defaults.ratedSupplyV;
   return dropV > allowedV * SLACK ? { limit: 'drop', neededFactor: dropV / allowedV } : null;
 }
+
+const finiteOrNull = (factor: number) => (Number.isFinite(factor) ? factor : null);
 
 /** The most that a conductor carries in any of the solved settings, A. */
 export function mostA(solved: readonly Solved[], id: string): number {

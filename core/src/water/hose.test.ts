@@ -16,7 +16,7 @@ import {
   type HosePoint,
 } from './hose';
 import { slopesOf } from './pose';
-import { parabola, throughPoints } from './pumpCurve';
+import { parabola, throughPoints, headAt } from './pumpCurve';
 import { pumpPointAt } from './pumpPoint';
 import { level } from './water.fixture';
 
@@ -72,7 +72,7 @@ test('the operating point is where a scan of both curves crosses', () => {
       (speed, lift, boreM) => {
         const hose = { ...riser, boreM };
         const { flow, headM } = pumpPointAt(curve, hose, speed, lift, 'sea');
-        const excess = (q: number) => speed ** 2 * curve.headM(q / speed) - lift - headLossM(hose, q, 'sea');
+        const excess = (q: number) => speed ** 2 * headAt(curve, q / speed) - lift - headLossM(hose, q, 'sea');
         let [low, high] = [0, speed * curve.openFlow];
         for (let step = 0; step < 60; step += 1) {
           const middle = (low + high) / 2;
@@ -98,11 +98,11 @@ test('a curve goes through its points, falls everywhere and meets no head where 
     { flow: 7e-4, headM: 0.5 },
   ];
   const curve = throughPoints(points);
-  for (const { flow, headM } of points) expect(curve.headM(flow)).toBeCloseTo(headM, 12);
+  for (const { flow, headM } of points) expect(headAt(curve, flow)).toBeCloseTo(headM, 12);
   for (let flow = 0; flow < 8e-4; flow += 1e-6) {
-    expect(curve.headM(flow + 1e-6)).toBeLessThan(curve.headM(flow) + 1e-12);
+    expect(headAt(curve, flow + 1e-6)).toBeLessThan(headAt(curve, flow) + 1e-12);
   }
-  expect(curve.headM(curve.openFlow)).toBeCloseTo(0, 9);
+  expect(headAt(curve, curve.openFlow)).toBeCloseTo(0, 9);
   expect(curve.shutOffM).toBe(4);
 });
 
@@ -203,7 +203,7 @@ describe('where a pump and its hose agree', () => {
     ] as const) {
       const { flow, headM } = pumpPointAt(curve, riser, speed, liftM, 'fresh');
       expect(headM).toBeCloseTo(Math.max(0, liftM) + headLossM(riser, flow, 'fresh'), 12);
-      expect(headM).toBeCloseTo(speed ** 2 * curve.headM(flow / speed), 6);
+      expect(headM).toBeCloseTo(speed ** 2 * headAt(curve, flow / speed), 6);
     }
   });
 });

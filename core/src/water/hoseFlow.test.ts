@@ -3,7 +3,7 @@ import { runs } from '../../testing/runs.fixture';
 import { slopesOf } from './pose';
 import type { Hose } from './hose';
 import { HoseFlow, type PumpAndHose } from './hoseFlow';
-import { parabola, throughPoints, reversedCurve } from './pumpCurve';
+import { parabola, throughPoints, reversedCurve, headAt } from './pumpCurve';
 import { pumpPointAt } from './pumpPoint';
 import { simulate } from './simulate';
 import { LITRE_PER_HOUR } from './survey';
@@ -138,7 +138,8 @@ test('a pump that turns the wrong way moves four tenths of its flow at four tent
   ]);
   const wrong = reversedCurve(sound);
   expect([wrong.shutOffM, wrong.openFlow]).toEqual([0.4 * sound.shutOffM, 0.4 * sound.openFlow]);
-  for (const flow of [0, 1e-4, 2e-4, 3e-4]) expect(wrong.headM(flow)).toBeCloseTo(0.4 * sound.headM(flow / 0.4), 12);
+  for (const flow of [0, 1e-4, 2e-4, 3e-4])
+    expect(headAt(wrong, flow)).toBeCloseTo(0.4 * headAt(sound, flow / 0.4), 12);
 });
 
 describe('a pump at work', () => {

@@ -1,5 +1,5 @@
 import { headLossM, type Hose, type Water } from './hose';
-import type { PumpCurve } from './pumpCurve';
+import { headAt, type PumpCurve } from './pumpCurve';
 import { pumpPointAt } from './pumpPoint';
 import { rootOf } from './root';
 import { RootGrid } from './rootGrid';
@@ -70,7 +70,7 @@ export class HoseFlow {
     const { curve } = this.system;
     const liftM = shutOffM - spareM;
     const missing = (flow: number) =>
-      liftM + this.loss.at(flow) - speedRatio * speedRatio * curve.headM(flow / speedRatio);
+      liftM + this.loss.at(flow) - speedRatio * speedRatio * headAt(curve, flow / speedRatio);
     return spareM <= 0 ? 0 : rootOf(missing, 0, Math.min(speedRatio * curve.openFlow, this.loss.most));
   }
 }

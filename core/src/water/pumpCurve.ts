@@ -1,30 +1,43 @@
-/** Head at flow of a pump at its label speed, both falling: H(0) is the shut-off head, H(openFlow) is 0. */
+import { rootOf } from './root';
+
+/** Head at flow of a pump at its label speed, both falling: H(0) is the shut-off head, H(openFlow) is 0. Read by `headAt`. */
 export interface PumpCurve {
-  /** Head, m, at a flow, m³/s of 0 or more; below 0 beyond the open flow. */
-  headM(flow: number): number;
   readonly shutOffM: number;
   /** Flow at no head, m³/s. */
   readonly openFlow: number;
+  /** Where it is a maker's curve: its points, falling, and the slope at each, m per m³/s; null for a parabola. */
+  readonly through: Cubics | null;
+}
+
+/** Monotone cubics through points. */
+export interface Cubics {
+  /** m³/s, rising. */
+  readonly flows: readonly number[];
+  readonly headsM: readonly number[];
+  readonly slopes: readonly number[];
+}
+
+/** Head at a flow, m: below 0 beyond the open flow. @param flow m³/s of 0 or more */
+export function headAt({ shutOffM, openFlow, through }: PumpCurve, flow: number): number {
+  return through === null ? shutOffM * (1 - (flow / openFlow) ** 2) : onCubics(through, flow);
 }
 
 /** H = H0·(1 − (Q/Q0)²). */
 export function parabola(shutOffM: number, openFlow: number): PumpCurve {
-  return {
-    headM: (flow) => shutOffM * (1 - (flow / openFlow) ** 2),
-    shutOffM,
-    openFlow,
-  };
+  return { shutOffM, openFlow, through: null };
 }
 
 /** Share of flow and head that a centrifugal pump keeps when it turns the wrong way. */
 export const REVERSED_SHARE = 0.4;
 
 /** A pump's curve when it turns the wrong way: Q and H × 0.4. */
-export function reversedCurve({ headM, shutOffM, openFlow }: PumpCurve): PumpCurve {
+export function reversedCurve({ shutOffM, openFlow, through }: PumpCurve): PumpCurve {
+  const less = (figures: readonly number[]) => figures.map((figure) => REVERSED_SHARE * figure);
   return {
-    headM: (flow) => REVERSED_SHARE * headM(flow / REVERSED_SHARE),
     shutOffM: REVERSED_SHARE * shutOffM,
     openFlow: REVERSED_SHARE * openFlow,
+    // Heads and flows shrink alike, so that the slopes stay.
+    through: through && { flows: less(through.flows), headsM: less(through.headsM), slopes: through.slopes },
   };
 }
 
@@ -50,42 +63,37 @@ export function throughPoints(points: readonly CurvePoint[]): PumpCurve {
   const flows = falling.map(({ flow }) => flow);
   const heads = falling.map(({ headM }) => headM);
   if (flows.length < 2) throw new RangeError('A curve takes at least two points, the head falling as the flow grows.');
-  const slopes = monotoneSlopes(flows, heads);
+  const through: Cubics = { flows, headsM: heads, slopes: monotoneSlopes(flows, heads) };
+  const shutOffM = onCubics(through, 0);
+  return { shutOffM, openFlow: openFlowOf((flow) => onCubics(through, flow), flows), through };
+}
+
+const at = (list: readonly number[], index: number) => list[index] ?? 0;
+
+/** Head at a flow on cubics through points, with straight lines beyond them, m. */
+function onCubics({ flows, headsM, slopes }: Cubics, flow: number): number {
   const last = flows.length - 1;
-  const at = (list: readonly number[], index: number) => list[index] ?? 0;
-  const pieceOf = (flow: number) => {
-    let piece = 0;
-    while (flow > at(flows, piece + 1)) piece += 1;
-    return piece;
-  };
-  const headM = (flow: number): number => {
-    if (flow <= at(flows, 0)) return at(heads, 0) + at(slopes, 0) * (flow - at(flows, 0));
-    if (flow >= at(flows, last)) return at(heads, last) + at(slopes, last) * (flow - at(flows, last));
-    const piece = pieceOf(flow);
-    const width = at(flows, piece + 1) - at(flows, piece);
-    const u = (flow - at(flows, piece)) / width;
-    return (
-      at(heads, piece) * (1 + 2 * u) * (1 - u) ** 2 +
-      at(slopes, piece) * width * u * (1 - u) ** 2 +
-      at(heads, piece + 1) * u * u * (3 - 2 * u) +
-      at(slopes, piece + 1) * width * u * u * (u - 1)
-    );
-  };
-  return { headM, shutOffM: headM(0), openFlow: openFlowOf(headM, flows) };
+  if (flow <= at(flows, 0)) return at(headsM, 0) + at(slopes, 0) * (flow - at(flows, 0));
+  if (flow >= at(flows, last)) return at(headsM, last) + at(slopes, last) * (flow - at(flows, last));
+  let piece = 0;
+  while (flow > at(flows, piece + 1)) piece += 1;
+  const width = at(flows, piece + 1) - at(flows, piece);
+  const u = (flow - at(flows, piece)) / width;
+  return (
+    at(headsM, piece) * (1 + 2 * u) * (1 - u) ** 2 +
+    at(slopes, piece) * width * u * (1 - u) ** 2 +
+    at(headsM, piece + 1) * u * u * (3 - 2 * u) +
+    at(slopes, piece + 1) * width * u * u * (u - 1)
+  );
 }
 
 /** Where the head is 0: on the last line, or between the points. */
 function openFlowOf(headM: (flow: number) => number, flows: readonly number[]): number {
-  let low = flows[0] ?? 0;
+  const low = flows[0] ?? 0;
   let high = flows[flows.length - 1] ?? 0;
   const width = high - low;
   while (headM(high) > 0) high += width;
-  for (let step = 0; step < 200 && high - low > 1e-15; step += 1) {
-    const middle = (low + high) / 2;
-    if (headM(middle) > 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return rootOf((flow) => -headM(flow), low, high);
 }
 
 /** Slopes at points that fall throughout, held where a piece would rise between them. */

@@ -1,5 +1,5 @@
 import { headLossM, type Hose, type Water } from './hose';
-import type { PumpCurve } from './pumpCurve';
+import { headAt, type PumpCurve } from './pumpCurve';
 import { rootOf } from './root';
 
 export interface PumpPoint {
@@ -20,7 +20,7 @@ export function pumpPointAt(curve: PumpCurve, hose: Hose, speedRatio: number, li
   const liftedM = Math.max(0, liftM);
   if (speedRatio <= 0 || speedRatio * speedRatio * curve.shutOffM <= liftedM) return { flow: 0, headM: liftedM };
   const missing = (flow: number) =>
-    liftedM + headLossM(hose, flow, water) - speedRatio * speedRatio * curve.headM(flow / speedRatio);
+    liftedM + headLossM(hose, flow, water) - speedRatio * speedRatio * headAt(curve, flow / speedRatio);
   const flow = rootOf(missing, 0, speedRatio * curve.openFlow);
   return { flow, headM: liftedM + headLossM(hose, flow, water) };
 }

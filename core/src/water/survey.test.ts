@@ -2,6 +2,7 @@ import type { Motor } from '../circuit';
 import type { IngressSource, Pose } from '../job';
 import { levelSensors } from '../reference';
 import { mostInflow } from './ingress';
+import { headAt, type PumpCurve } from './pumpCurve';
 import {
   curveFrom,
   floatFrom,
@@ -13,6 +14,8 @@ import {
   sensorOf,
   wellFrom,
 } from './survey';
+
+const headOf = (curve: PumpCurve | null, flow: number) => (curve ? headAt(curve, flow) : NaN);
 
 const rest: Pose = { id: 'rest', name: 'At rest', trimDeg: 0, heelDeg: 0 };
 /** L/h that a source brings in a pose. */
@@ -57,7 +60,7 @@ describe('a pump’s curve', () => {
       { flowLPerH: 1500, headM: 2, volts: 12 },
     ];
     const pump = { currentA: 5, openFlowLPerH: 2000, openFlowV: 12, shutOffHeadM: 4 };
-    expect(curveFrom({ ...pump, curve: points }, motor)?.headM(1500 * LITRE_PER_HOUR)).toBeCloseTo(2, 9);
+    expect(headOf(curveFrom({ ...pump, curve: points }, motor), 1500 * LITRE_PER_HOUR)).toBeCloseTo(2, 9);
     const [open, ...risen] = points;
     const rising = open ? [{ ...open, headM: 3 }, ...risen.map((one) => ({ ...one, headM: 1 }))] : [];
     // Head that rises with the flow is no curve of a pump.
@@ -189,8 +192,8 @@ describe('points of a maker’s curve', () => {
     const share =
       (curveFrom({ currentA: 5, openFlowLPerH: 1, openFlowV: 13.6, shutOffHeadM: 1 }, motor)?.openFlow ?? NaN) /
       LITRE_PER_HOUR;
-    expect(high?.headM(1500 * share * LITRE_PER_HOUR)).toBeCloseTo(2 * share ** 2, 9);
-    expect(label?.headM(1500 * LITRE_PER_HOUR)).toBeCloseTo(2, 9);
+    expect(headOf(high, 1500 * share * LITRE_PER_HOUR)).toBeCloseTo(2 * share ** 2, 9);
+    expect(headOf(label, 1500 * LITRE_PER_HOUR)).toBeCloseTo(2, 9);
   });
 
   it('of one flow, or level, are no curve', () => {

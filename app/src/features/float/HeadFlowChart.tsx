@@ -1,6 +1,6 @@
 import type { OperatingFacts, SupplyFacts } from '@harbor-latch/core/findings/index';
 import { formatQuantity, shownUnit, toUnit } from '@harbor-latch/core/units/index';
-import { headLossM, LITRE_PER_HOUR, type Hose, type PumpCurve } from '@harbor-latch/core/water/index';
+import { headAt, headLossM, LITRE_PER_HOUR, type Hose, type PumpCurve } from '@harbor-latch/core/water/index';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import Svg, { Circle, G, Path, Text as SvgText } from 'react-native-svg';
@@ -99,7 +99,7 @@ export function HeadFlowChart({
       {supplies.map(({ supplyV, speedRatio }, index) => (
         <Path
           key={supplyV}
-          d={along(curve.openFlow * speedRatio, (flow) => speedRatio ** 2 * curve.headM(flow / speedRatio))}
+          d={along(curve.openFlow * speedRatio, (flow) => speedRatio ** 2 * headAt(curve, flow / speedRatio))}
           fill="none"
           stroke={palette.accent}
           strokeWidth={index === 1 ? 2.6 : 1.6}

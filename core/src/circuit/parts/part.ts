@@ -9,7 +9,7 @@ export interface Setting {
   readonly switches: Readonly<Record<string, SwitchPosition>>;
   readonly floats: Readonly<Record<string, FloatPosition>>;
   /** Relays and electronics likely to be at work: where the solver looks first. It never changes the answer. */
-  readonly likely?: ReadonlySet<string>;
+  readonly likely?: readonly string[];
 }
 
 /** What a part's equations depend on beside itself: its own position, and no other part's. */
