@@ -10,7 +10,7 @@ import {
 } from '../findings';
 import type { Battery, Circuit, Job } from '../job';
 import { schemeOf } from '../schemes';
-import type { Alternative } from '../sizing';
+import { type Alternative, SizingMemory } from '../sizing';
 import type { UnitSystem } from '../units';
 import { judgeAlarm, type JudgedAlarm } from './alarm';
 import type { AssessedCircuit, Assessment } from './assessed';
@@ -44,6 +44,7 @@ const KNOWN_AT_MOST = 64;
  */
 export class Assessor {
   private readonly known = new Map<string, Known>();
+  private readonly memory = new SizingMemory();
 
   /** @param units what findings are worded in */
   constructor(private readonly units: UnitSystem = 'metric') {}
@@ -52,7 +53,7 @@ export class Assessor {
   assess(job: Job): Assessment {
     const known = this.knownOf(job);
     const circuits = known.map(({ assessed }) => assessed);
-    const beside = boatJudgementsOf({ job, circuits }, this.units);
+    const beside = boatJudgementsOf({ job, circuits }, this.units, this.memory);
     const of = (id: string | null) =>
       beside.filter(({ besideId }) => besideId === id).map(({ judgement }) => asFinding(judgement));
     return {
@@ -77,12 +78,12 @@ export class Assessor {
     const judgement = own?.judged?.judgements.find((one) => asFinding(one).id === findingId);
     if (own?.judged && judgement) return this.circuitFix(job, known, own, own.judged, judgement);
     const circuits = known.map(({ assessed }) => assessed);
-    const found = boatJudgementsOf({ job, circuits }, this.units).find(
+    const found = boatJudgementsOf({ job, circuits }, this.units, this.memory).find(
       ({ judgement: one, besideId }) => besideId === circuitId && asFinding(one).id === findingId,
     );
     return (
       found &&
-      tryBoatFix(found.judgement, { job, circuits }, this.units, (changed) =>
+      tryBoatFix(found.judgement, { job, circuits }, this.units, this.memory, (changed) =>
         this.knownOf(changed).map(({ assessed }) => assessed),
       )
     );
@@ -127,7 +128,7 @@ export class Assessor {
         const byOrder = [...sized, { ...judged, circuit: own }].sort(
           (one, other) => placeOf(job, one.circuit.id) - placeOf(job, other.circuit.id),
         );
-        return judgeBoat(boatFactsBy(job, byOrder, this.units));
+        return judgeBoat(boatFactsBy(job, byOrder, this.units, this.memory));
       },
     };
     return fixOfOwn(tryFix(judgement, trial), own);
@@ -141,16 +142,16 @@ export class Assessor {
     around: Surroundings,
     changed: Circuit,
   ): Judged | null {
-    if (!isPump(before)) return judgeAlarm(changed, around);
+    if (!isPump(before)) return judgeAlarm(changed, around, this.memory);
     const { circuit } = before.facts;
     if (changed.sharesFeedWith === circuit.sharesFeedWith) {
       if (!isSurveyed(changed)) return null;
-      return judgePump(changed, around, onlyChoicesDiffer(circuit, changed) ? before.settings : undefined);
+      return judgePump(changed, around, this.memory, onlyChoicesDiffer(circuit, changed) ? before.settings : undefined);
     }
     // An idea may part a circuit from the feed that it hung on: then it stands in other surroundings.
     const other = withIdea(job, { label: '', circuit: changed });
     const { merged, around: there } = this.surroundingsOf(other, changed, byId(known));
-    return judgedIn(merged, there);
+    return judgedIn(merged, there, this.memory);
   }
 
   private knownOf(job: Job): Known[] {
@@ -165,7 +166,7 @@ export class Assessor {
   private knownCircuit(job: Job, circuit: Circuit, others: ReadonlyMap<string, Known>): Known {
     const { merged, around } = this.surroundingsOf(job, circuit, others);
     const key = JSON.stringify([circuit, merged, around]);
-    const known = this.known.get(key) ?? judgedCircuit(circuit, merged, around);
+    const known = this.known.get(key) ?? judgedCircuit(circuit, merged, around, this.memory);
     // The last asked for stand last, and are kept longest.
     this.known.delete(key);
     this.known.set(key, known);
@@ -207,10 +208,10 @@ function isPump(judged: Judged): judged is JudgedPump {
 }
 
 /** A circuit judged in its surroundings; null while something is still needed. */
-function judgedIn(circuit: Circuit, around: Surroundings): JudgedPump | JudgedAlarm | null {
+function judgedIn(circuit: Circuit, around: Surroundings, memory: SizingMemory): JudgedPump | JudgedAlarm | null {
   if ([...needsOf(circuit), ...around.needs].length > 0) return null;
-  if (!schemeOf(circuit).options.includes('pump')) return judgeAlarm(circuit, around);
-  return isSurveyed(circuit) ? judgePump(circuit, around) : null;
+  if (!schemeOf(circuit).options.includes('pump')) return judgeAlarm(circuit, around, memory);
+  return isSurveyed(circuit) ? judgePump(circuit, around, memory) : null;
 }
 
 /**
@@ -218,8 +219,8 @@ function judgedIn(circuit: Circuit, around: Surroundings): JudgedPump | JudgedAl
  * @param own the circuit by its own fields
  * @param merged the same with the feed that it hangs on
  */
-function judgedCircuit(own: Circuit, merged: Circuit, around: Surroundings): Known {
-  const judged = judgedIn(merged, around);
+function judgedCircuit(own: Circuit, merged: Circuit, around: Surroundings, memory: SizingMemory): Known {
+  const judged = judgedIn(merged, around, memory);
   return {
     assessed: underOwnFields(judged ? toldOf(merged, judged) : unfinished(merged, around), own),
     judged,

@@ -3,7 +3,7 @@ import { judgeCircuit, type AlarmFacts, type WaterFacts } from '../findings';
 import type { Circuit } from '../job';
 import { minimumSize } from '../reference';
 import { differencesInWords, netlistOf, planCircuit, rewire, type Plan } from '../schemes';
-import { conductorFacts, everySolved, netlistAsWired, ohmsAt, sizeNamed } from '../sizing';
+import { conductorFacts, everySolved, netlistAsWired, ohmsAt, type SizingMemory, sizeNamed } from '../sizing';
 import type { Surroundings } from './surroundings';
 import type { Judged } from './tryFix';
 import { waterFactsOf } from './waterFacts';
@@ -16,7 +16,11 @@ export interface JudgedAlarm extends Judged<AlarmFacts> {
 }
 
 /** Sizes and judges an alarm that needs nothing of the boat's supply. */
-export function judgeAlarm(circuit: Circuit, { battery, boat, water, units }: Surroundings): JudgedAlarm {
+export function judgeAlarm(
+  circuit: Circuit,
+  { battery, boat, water, units }: Surroundings,
+  memory: SizingMemory,
+): JudgedAlarm {
   const choices = circuit.choices ?? {};
   // Nothing of the pump is read by a scheme that has none.
   const surveyed = { ...circuit, pump: { ...circuit.pump, currentA: circuit.pump.currentA ?? 0 } };
@@ -27,7 +31,7 @@ export function judgeAlarm(circuit: Circuit, { battery, boat, water, units }: Su
   const ohms = ohmsAt(plan.conductors, sizeOf);
   const planned = netlistOf(plan, ({ id }) => ohms.get(id) ?? 0);
   const netlist = netlistAsWired(planned, plan, circuit);
-  const solved = everySolved(planned);
+  const solved = everySolved(planned, memory);
   const { plan: wired, strays } = rewire(plan, circuit.rewired);
   const facts: AlarmFacts = {
     kind: 'alarm',
@@ -50,7 +54,7 @@ export function judgeAlarm(circuit: Circuit, { battery, boat, water, units }: Su
       strays,
       differences: differencesInWords(plan, circuit),
       reversed: false,
-      rows: keptRows(netlist, truthTable(netlist)),
+      rows: keptRows(netlist, truthTable(netlist, [], memory)),
       lowRows: [],
       lowestV: 0,
     },

@@ -1,4 +1,4 @@
-import { keptPartA, motorAt } from '../circuit';
+import { keptPartA, motorAt, SolverMemory } from '../circuit';
 import type { BatteryCircuit, BatteryFacts, BoatFacts, SteadyWayIn } from '../findings';
 import type { Battery, IngressSource, Job } from '../job';
 import {
@@ -18,16 +18,27 @@ import { solveIn, withSupply } from '../sizing';
 export type Sized = Pick<AssessedPump, 'circuit' | 'plan' | 'netlist' | 'facts'>;
 
 /** What a boat is judged by as a whole: her batteries with all that hangs on them, and what comes in by itself. */
-export function boatFactsOf(job: Job, assessed: readonly AssessedCircuit[], units: UnitSystem): BoatFacts {
+export function boatFactsOf(
+  job: Job,
+  assessed: readonly AssessedCircuit[],
+  units: UnitSystem,
+  memory?: SolverMemory,
+): BoatFacts {
   return boatFactsBy(
     job,
     assessed.filter((one) => one.status === 'sized'),
     units,
+    memory,
   );
 }
 
 /** The same by the circuits with a pump that are sized, in the job's order. */
-export function boatFactsBy(job: Job, sized: readonly Sized[], units: UnitSystem): BoatFacts {
+export function boatFactsBy(
+  job: Job,
+  sized: readonly Sized[],
+  units: UnitSystem,
+  memory = new SolverMemory(),
+): BoatFacts {
   return {
     boat: job.boat,
     units,
@@ -36,6 +47,7 @@ export function boatFactsBy(job: Job, sized: readonly Sized[], units: UnitSystem
       batteryFacts(
         battery,
         sized.filter(({ facts }) => facts.battery.id === battery.id),
+        memory,
       ),
     ),
     waysIn: waysInOf(job),
@@ -57,12 +69,12 @@ function sourceOf({ chemistry = 'lead-acid', capacityAh = defaults.capacityAh, .
   };
 }
 
-function batteryFacts(battery: Battery, sized: readonly Sized[]): BatteryFacts {
+function batteryFacts(battery: Battery, sized: readonly Sized[], memory: SolverMemory): BatteryFacts {
   const chemistry = battery.chemistry ?? 'lead-acid';
   const capacityAh = battery.capacityAh ?? defaults.capacityAh;
   const { usableTo } = batteryChemistry[chemistry];
-  const postsTogetherV = postsWithAll(battery, sized);
-  const circuits = sized.map((one) => batteryCircuit(one, sized.length > 1 ? postsTogetherV : null));
+  const postsTogetherV = postsWithAll(battery, sized, memory);
+  const circuits = sized.map((one) => batteryCircuit(one, sized.length > 1 ? postsTogetherV : null, memory));
   const standingA = circuits.reduce((sum, one) => sum + one.standingA, 0);
   return {
     battery,
@@ -86,26 +98,26 @@ function chargeOf(battery: Battery): number {
 const ROUNDS = 4;
 
 /** Volts at the posts with every pump of the battery at work, each in the setting in which it draws most. */
-function postsWithAll(battery: Battery, sized: readonly Sized[]): number {
+function postsWithAll(battery: Battery, sized: readonly Sized[], memory: SolverMemory): number {
   const { emfV, internalOhm } = sourceOf(battery);
   const leaders = sized.filter(({ facts }) => facts.sharedFeed === null);
   if (sized.length < 2) return emfV;
   let volts = emfV;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const amps = leaders.reduce((sum, one) => sum + Math.max(0, atWork(one, volts)?.amps ?? 0), 0);
+    const amps = leaders.reduce((sum, one) => sum + Math.max(0, atWork(one, volts, memory)?.amps ?? 0), 0);
     volts = Math.max(0, emfV - internalOhm * amps);
   }
   return volts;
 }
 
 /** What a circuit draws, and its pump gets, with volts held at the battery posts. */
-function atWork({ netlist, facts, plan }: Sized, postsV: number) {
-  const [row] = solveIn(withSupply(netlist, postsV), [facts.dropSetting], plan.ids.pump);
+function atWork({ netlist, facts, plan }: Sized, postsV: number, memory: SolverMemory) {
+  const [row] = solveIn(withSupply(netlist, postsV), [facts.dropSetting], plan.ids.pump, memory);
   return row ? { amps: row.point.partA(plan.ids.battery), pumpV: Math.abs(row.pumpV) } : null;
 }
 
 /** @param postsTogetherV volts at the posts with every pump at work; null where there is but this one */
-function batteryCircuit(one: Sized, postsTogetherV: number | null): BatteryCircuit {
+function batteryCircuit(one: Sized, postsTogetherV: number | null, memory: SolverMemory): BatteryCircuit {
   const { facts, circuit } = one;
   const { protection } = facts;
   const first = protection.main ?? protection;
@@ -123,7 +135,8 @@ function batteryCircuit(one: Sized, postsTogetherV: number | null): BatteryCircu
     shares: facts.sharedFeed !== null,
     standingA: circuit.source?.feed === 'isolator' ? 0 : standingA(one),
     aloneV: Math.abs(facts.asMeasured.pumpV),
-    togetherV: postsTogetherV === null ? Math.abs(facts.asMeasured.pumpV) : (atWork(one, postsTogetherV)?.pumpV ?? 0),
+    togetherV:
+      postsTogetherV === null ? Math.abs(facts.asMeasured.pumpV) : (atWork(one, postsTogetherV, memory)?.pumpV ?? 0),
   };
 }
 

@@ -1,3 +1,4 @@
+import type { SolverMemory } from '../circuit';
 import {
   ideasOf,
   judgeBoat,
@@ -23,8 +24,9 @@ export interface AssessedJob {
 export function boatJudgementsOf(
   { job, circuits }: AssessedJob,
   units: UnitSystem,
+  memory?: SolverMemory,
 ): { readonly judgement: BoatJudgement; readonly besideId: string | null }[] {
-  return judgeBoat(boatFactsOf(job, circuits, units)).map((judgement) => {
+  return judgeBoat(boatFactsOf(job, circuits, units, memory)).map((judgement) => {
     const place = circuits.find(({ circuit }) => circuit.id === judgement.circuitId);
     return { judgement, besideId: !place || place.status === 'incomplete' ? null : place.circuit.id };
   });
@@ -42,13 +44,14 @@ export function tryBoatFix(
   finding: BoatJudgement,
   before: AssessedJob,
   units: UnitSystem,
+  memory: SolverMemory,
   again: (job: Job) => readonly AssessedCircuit[],
 ): Fix | undefined {
-  const was = allJudgements(before, units);
+  const was = allJudgements(before, units, memory);
   for (const idea of ideasOf(finding, NO_MEANS)) {
     const changed = new Map([idea.circuit, ...(idea.also ?? [])].map((one) => [one.id, one]));
     const job = { ...before.job, circuits: before.job.circuits.map((one) => changed.get(one.id) ?? one) };
-    const is = allJudgements({ job, circuits: again(job) }, units);
+    const is = allJudgements({ job, circuits: again(job) }, units, memory);
     // The same of another battery is another finding.
     const own = is.boat.filter(({ batteryId }) => batteryId === finding.batteryId);
     if (!answers(finding, was.boat, own)) continue;
@@ -74,8 +77,8 @@ function movedCounts(was: Judgements, is: Judgements): string[] {
   });
 }
 
-function allJudgements({ job, circuits: assessed }: AssessedJob, units: UnitSystem) {
-  const boat: readonly BoatJudgement[] = judgeBoat(boatFactsOf(job, assessed, units));
+function allJudgements({ job, circuits: assessed }: AssessedJob, units: UnitSystem, memory: SolverMemory) {
+  const boat: readonly BoatJudgement[] = judgeBoat(boatFactsOf(job, assessed, units, memory));
   const circuits = new Map<string, readonly Judgement[]>(
     assessed.map((one) => [one.circuit.id, one.status === 'incomplete' ? [] : one.findings.map(judgementOf)]),
   );

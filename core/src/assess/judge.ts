@@ -33,6 +33,7 @@ import {
   rowsAt,
   runningSettings,
   type SizingQuestion,
+  type SizingMemory,
   sizeNamed,
   smallerSizeOf,
   solveBehaviour,
@@ -58,10 +59,16 @@ export interface JudgedPump extends Judged<CircuitFacts> {
 
 /**
  * Sizes, solves and judges a circuit with a pump.
+ * @param memory what its owner remembers from other circuits
  * @param known settings in which it runs, where its wiring was judged before
  */
-export function judgePump(circuit: SurveyedCircuit, around: Surroundings, known?: readonly Setting[]): JudgedPump {
-  const asked = askedOf(circuit, around);
+export function judgePump(
+  circuit: SurveyedCircuit,
+  around: Surroundings,
+  memory: SizingMemory,
+  known?: readonly Setting[],
+): JudgedPump {
+  const asked = askedOf(circuit, around, memory);
   const wiring = wiringOf(asked, known);
   const sized = sizesOf(asked, wiring, around);
   const solved = solvedAt(asked, wiring, sized);
@@ -94,9 +101,14 @@ interface Asked {
   readonly rating: Rating;
   readonly family: CableFamily;
   readonly dropSchool: DropSchool;
+  readonly memory: SizingMemory;
 }
 
-function askedOf(circuit: SurveyedCircuit, { battery, others, alarmAlso, sharedFeed }: Surroundings): Asked {
+function askedOf(
+  circuit: SurveyedCircuit,
+  { battery, others, alarmAlso, sharedFeed }: Surroundings,
+  memory: SizingMemory,
+): Asked {
   const choices = circuit.choices ?? {};
   const designCurrentA = circuit.pump.currentA;
   const fedA = others.reduce((sum, { pump }) => sum + pump.currentA, designCurrentA);
@@ -118,6 +130,7 @@ function askedOf(circuit: SurveyedCircuit, { battery, others, alarmAlso, sharedF
     rating: ratingInForce(answer, choices, fedA, sharedFeed),
     family: choices.family ?? 'awg',
     dropSchool: choices.dropSchool ?? 'critical',
+    memory,
   };
 }
 
@@ -129,14 +142,14 @@ interface Wiring {
   readonly settings: readonly Setting[];
 }
 
-function wiringOf({ plan, rating }: Asked, known: readonly Setting[] | undefined): Wiring {
+function wiringOf({ plan, rating, memory }: Asked, known: readonly Setting[] | undefined): Wiring {
   // A pump runs or stands by its wiring, so any resistance will do before sizes are known.
   const unsized = withRating(
     netlistOf(plan, () => defaults.jointOhm),
     rating,
   );
   const ownFeed = ownFeedOnly(unsized);
-  return { unsized, ownFeed, settings: known ?? runningSettings(ownFeed, plan.ids.pump) };
+  return { unsized, ownFeed, settings: known ?? runningSettings(ownFeed, plan.ids.pump, memory) };
 }
 
 /** The size proposed, those in force, and the circuit at those. */
@@ -154,15 +167,25 @@ interface Sizes {
 }
 
 function sizesOf(asked: Asked, { unsized, ownFeed, settings }: Wiring, { sharedFeed }: Surroundings): Sizes {
-  const { plan, family, dropSchool, designCurrentA, answer, circuit, choices } = asked;
+  const { plan, family, dropSchool, designCurrentA, answer, circuit, choices, memory } = asked;
   const fixed = sharedFeed?.sizes ?? {};
-  const question = { plan, netlist: ownFeed, family, dropSchool, designCurrentA, rating: answer, settings, fixed };
+  const question = {
+    plan,
+    netlist: ownFeed,
+    family,
+    dropSchool,
+    designCurrentA,
+    rating: answer,
+    settings,
+    fixed,
+    memory,
+  };
   const sizing = proposeSize(question);
   const proposedFor = (conductor: PlannedConductor) =>
     sizeNamed(fixed[conductor.id] ?? conductor.givenSize ?? sizing.size.size);
   const sizeOf = (conductor: PlannedConductor) => sizeInForce(conductor, choices, proposedFor);
   const ohms = ohmsAt(plan.conductors, sizeOf);
-  const planned = withOhms(ownFeed, ohms);
+  const planned = withOhms(ownFeed, ohms, memory);
   return {
     question,
     proposed: sizeNamed(sizing.size.size),
@@ -171,7 +194,7 @@ function sizesOf(asked: Asked, { unsized, ownFeed, settings }: Wiring, { sharedF
     sizeOf,
     drop: dropInForce(question, sizing, ohms),
     planned,
-    netlist: netlistAsWired(ownFeed === unsized ? planned : withOhms(unsized, ohms), plan, circuit),
+    netlist: netlistAsWired(ownFeed === unsized ? planned : withOhms(unsized, ohms, memory), plan, circuit),
   };
 }
 
@@ -185,12 +208,16 @@ interface SolvedCircuit {
   readonly onCharge: readonly Solved[];
 }
 
-function solvedAt({ circuit, motor, plan }: Asked, { settings }: Wiring, { netlist, planned }: Sizes): SolvedCircuit {
+function solvedAt(
+  { circuit, motor, plan, memory }: Asked,
+  { settings }: Wiring,
+  { netlist, planned }: Sizes,
+): SolvedCircuit {
   const { pump } = plan.ids;
-  const behaviour = solveBehaviour(netlist, emfOf(netlist), settings);
+  const behaviour = solveBehaviour(netlist, emfOf(netlist), settings, memory);
   const supplies = [...defaults.suppliesV].map((supplyV) => ({
     supplyV,
-    solved: solvedBefore(behaviour, supplyV) ?? solveIn(withSupply(planned, supplyV), settings, pump),
+    solved: solvedBefore(behaviour, supplyV) ?? solveIn(withSupply(planned, supplyV), settings, pump, memory),
   }));
   const at = (volts: number) => supplies.find(({ supplyV }) => supplyV === volts)?.solved ?? [];
   const supplyRows = supplies.map(({ supplyV, solved }) => supplyFacts(circuit.pump, motor, supplyV, solved));
@@ -199,7 +226,7 @@ function solvedAt({ circuit, motor, plan }: Asked, { settings }: Wiring, { netli
   return {
     behaviour: behaviourOf(netlist, plan, circuit, behaviour),
     supplyRows,
-    asMeasured: supplyFacts(circuit.pump, motor, emfOf(planned), solveIn(planned, weakest, pump)),
+    asMeasured: supplyFacts(circuit.pump, motor, emfOf(planned), solveIn(planned, weakest, pump, memory)),
     running: at(defaults.runningSupplyV),
     onCharge: at(defaults.chargingSupplyV),
   };
@@ -279,6 +306,7 @@ function factsOf(
       design: drop.solved,
       onCharge,
       shared: sharedFeed,
+      memory: asked.memory,
     }),
     contacts: contactsOf(plan, circuit, drop),
     behaviour,

@@ -1,7 +1,7 @@
 import type { Element } from './element';
 import type { Netlist, TerminalRef } from './netlist';
 import type { Setting } from './parts';
-import { wiringOf } from './terminals';
+import { Wirings } from './terminals';
 
 /** A netlist in one setting as elements between numbered terminals. */
 export interface Assembled {
@@ -23,8 +23,13 @@ export interface Assembled {
  * The elements of every part and conductor.
  * @param latched relays pulled in and electronics at work
  */
-export function assemble(netlist: Netlist, setting: Setting, latched: ReadonlySet<string>): Assembled {
-  const wiring = wiringOf(netlist);
+export function assemble(
+  netlist: Netlist,
+  setting: Setting,
+  latched: ReadonlySet<string>,
+  wirings = new Wirings(),
+): Assembled {
+  const wiring = wirings.of(netlist);
   const { numbers } = wiring.joins;
   const elements: Element[] = [];
   const owners: string[] = [];

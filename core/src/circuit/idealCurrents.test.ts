@@ -4,10 +4,11 @@ import { idealCurrents } from './idealCurrents';
 import { link, resistance, source, type Element } from './element';
 import { numberNodes } from './nodes';
 import { settle } from './operatingPoint';
+import { Topologies } from './topology';
 
 /** Currents of the ideal elements, by place. */
 function currentsOf(elements: readonly Element[], count: number): Float64Array {
-  const nodes = numberNodes(elements, count, 0);
+  const nodes = numberNodes(elements, count, 0, new Topologies());
   return idealCurrents(nodes, settle(nodes).volts, count);
 }
 
@@ -59,7 +60,7 @@ test('what flows into a terminal flows out of it, however leads and resistances 
         ...Array.from({ length: 7 }, (_, terminal) => resistance(terminal + 1, 0, 50)),
         ...laid.map(({ a, b, ohm }) => resistance(a, b, ohm)),
       ];
-      const nodes = numberNodes(elements, 8, 0);
+      const nodes = numberNodes(elements, 8, 0, new Topologies());
       const { volts } = settle(nodes);
       const ideal = idealCurrents(nodes, volts, 8);
       const at = (terminal: number) => volts[nodes.topology.rows[terminal] ?? -1] ?? 0;

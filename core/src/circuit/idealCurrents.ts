@@ -1,26 +1,8 @@
 import { elementA } from './curved';
 import { solveDense } from './dense';
 import { isIdeal } from './element';
-import { JoinedNumbers } from './joinedNumbers';
+import { planIdeal, type Ideal, type IdealPlan } from './idealPlan';
 import { voltsOver, type Nodes } from './nodes';
-import type { Topology } from './topology';
-
-/** An ideal element: its place among the elements, and the terminals at its ends. */
-interface Ideal {
-  readonly place: number;
-  readonly a: number;
-  readonly b: number;
-}
-
-/** In what order the currents of ideal elements follow from what flows into their terminals. */
-interface IdealPlan {
-  /** One after the other, each the last that is left at a terminal: all that flows in there goes through it. */
-  readonly lastAt: readonly (Ideal & { readonly terminal: number })[];
-  /** What is left: groups of such side by side. */
-  readonly rings: readonly (readonly Ideal[])[];
-}
-
-const plans = new WeakMap<Topology, IdealPlan>();
 
 /**
  * Amperes through joints, leads and sources without resistance, from their first
@@ -49,38 +31,12 @@ export function idealCurrents({ elements, topology }: Nodes, volts: Float64Array
 }
 
 function planOf({ elements, topology }: Pick<Nodes, 'elements' | 'topology'>, count: number): IdealPlan {
-  const known = plans.get(topology);
-  if (known) return known;
+  if (topology.idealPlan) return topology.idealPlan;
   const ideal = elements.flatMap((element, place) =>
     isIdeal(element) && element.a !== element.b ? [{ place, a: element.a, b: element.b }] : [],
   );
-  const plan = planIdeal(ideal, count);
-  plans.set(topology, plan);
-  return plan;
-}
-
-function planIdeal(ideal: readonly Ideal[], count: number): IdealPlan {
-  const at = new Map<number, Set<Ideal>>();
-  for (const one of ideal) {
-    for (const terminal of [one.a, one.b]) at.set(terminal, (at.get(terminal) ?? new Set()).add(one));
-  }
-  const lastAt: (Ideal & { readonly terminal: number })[] = [];
-  const ends = [...at.keys()];
-  for (let terminal = ends.pop(); terminal !== undefined; terminal = ends.pop()) {
-    const [last, another] = at.get(terminal) ?? [];
-    if (!last || another) continue;
-    lastAt.push({ ...last, terminal });
-    const other = last.a === terminal ? last.b : last.a;
-    at.get(terminal)?.delete(last);
-    at.get(other)?.delete(last);
-    ends.push(other);
-  }
-  const left = ideal.filter((one) => at.get(one.a)?.has(one));
-  const joined = new JoinedNumbers(count);
-  for (const { a, b } of left) joined.join(a, b);
-  const rings = new Map<number, Ideal[]>();
-  for (const one of left) rings.set(joined.rootOf(one.a), [...(rings.get(joined.rootOf(one.a)) ?? []), one]);
-  return { lastAt, rings: [...rings.values()] };
+  topology.idealPlan = planIdeal(ideal, count);
+  return topology.idealPlan;
 }
 
 /** The ideal elements of one group as equal conductances, their first terminal held. */

@@ -13,4 +13,5 @@ export * from './report';
 export * from './solve';
 export * from './spice';
 export * from './truthTable';
-export { withOhms } from './terminals';
+export { SolverMemory } from './solverMemory';
+export { withOhms } from './withOhms';

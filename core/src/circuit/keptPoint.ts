@@ -1,5 +1,5 @@
-import type { Netlist } from './netlist';
-import { doingWords, terminalsOf, type Doing, type Setting } from './parts';
+import { terminalName, type Netlist, type TerminalRef } from './netlist';
+import { doingWords, terminalsOf, type Doing, type Part, type Setting } from './parts';
 import type { OperatingPoint } from './solve';
 import type { TruthRow } from './truthTable';
 
@@ -8,7 +8,7 @@ export interface PointNames {
   /** Ids of the parts, and of the conductors. */
   readonly parts: readonly string[];
   readonly conductors: readonly string[];
-  /** Terminals of the parts, `part.terminal`. */
+  /** Terminals of the parts that work by their volts (pump, lights, alarms, coils, sensors, batteries), `part.terminal`. */
   readonly terminals: readonly string[];
 }
 
@@ -38,25 +38,34 @@ export type KeptRow =
   | { readonly setting: Setting; readonly point: KeptPoint; readonly trouble: null }
   | { readonly setting: Setting; readonly point: null; readonly trouble: Trouble };
 
+/** Parts that work by their volts. */
+const BY_VOLTS: readonly Part['kind'][] = ['alarm', 'battery', 'lamp', 'neighbour', 'probe-sensor', 'pump', 'relay'];
+
+function workingTerminals(parts: readonly Part[]): TerminalRef[] {
+  return parts.flatMap((part) =>
+    BY_VOLTS.includes(part.kind) ? terminalsOf(part).map((terminal) => ({ part: part.id, terminal })) : [],
+  );
+}
+
 /** The names that points of a netlist go by. */
-export function pointNames({ parts, conductors }: Netlist): PointNames {
+function pointNames({ parts, conductors }: Netlist): PointNames {
   return {
     parts: parts.map(({ id }) => id),
     conductors: conductors.map(({ id }) => id),
-    terminals: parts.flatMap((part) => terminalsOf(part).map((terminal) => `${part.id}.${terminal}`)),
+    terminals: workingTerminals(parts).map(terminalName),
   };
 }
 
 /** An operating point of a netlist as plain data. */
-export function keptPoint({ parts }: Netlist, names: PointNames, point: OperatingPoint): KeptPoint {
+function keptPoint({ parts }: Netlist, names: PointNames, point: OperatingPoint): KeptPoint {
+  const readings = parts.map((part) => point.readingOf(part));
   return {
     names,
-    terminalsV: parts.flatMap((part) =>
-      terminalsOf(part).map((terminal) => point.voltsAt({ part: part.id, terminal }) + 0),
-    ),
+    // Nothing that flows the other way is no other nothing.
+    terminalsV: workingTerminals(parts).map((terminal) => point.voltsAt(terminal) + 0),
     conductorsA: names.conductors.map((id) => point.conductorA(id) + 0),
-    partsA: names.parts.map((id) => point.partA(id) + 0),
-    doing: names.parts.map((id) => point.doingOf(id) ?? 'resting'),
+    partsA: readings.map(({ amps }) => amps + 0),
+    doing: readings.map(({ doing }) => doing),
     latched: names.parts.filter((id) => point.latched(id)),
   };
 }

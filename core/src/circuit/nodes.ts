@@ -1,5 +1,5 @@
 import type { Element } from './element';
-import { topologyOf, type Topology } from './topology';
+import type { Topologies, Topology } from './topology';
 
 /** The nodes of a circuit as rows of its nodal matrix. */
 export interface Nodes {
@@ -14,8 +14,13 @@ export interface Nodes {
  * @param count how many terminals are numbered
  * @param ground the terminal that is node 0
  */
-export function numberNodes(elements: readonly Element[], count: number, ground: number): Nodes {
-  const topology = topologyOf(elements, count, ground);
+export function numberNodes(
+  elements: readonly Element[],
+  count: number,
+  ground: number,
+  topologies: Topologies,
+): Nodes {
+  const topology = topologies.of(elements, count, ground);
   return { elements, topology, loop: elements[topology.ties.loop] ?? null };
 }
 

@@ -2,6 +2,7 @@ import { openingTime, type Edge, type Opening } from '../wiring';
 import { mapParts, type Netlist } from './netlist';
 import type { FusePart, Setting } from './parts';
 import { solve, type OperatingPoint } from './solve';
+import type { SolverMemory } from './solverMemory';
 
 /** How long a fuse or breaker takes at a current: by the fastest and by the slowest edge of its window. */
 export interface OpeningWindow {
@@ -42,13 +43,14 @@ export function untilDead(
   part: string,
   edge: Edge,
   first?: OperatingPoint,
+  memory?: SolverMemory,
 ): UntilDead {
   let seconds = 0;
   let left = netlist;
   let known = first;
   const opened: string[] = [];
   for (;;) {
-    const point = known ?? solve(left, setting);
+    const point = known ?? solve(left, setting, memory);
     known = undefined;
     if (Math.abs(point.partA(part)) <= DEAD_A) return { opening: { kind: 'opens', seconds }, opened };
     const devices = left.parts.flatMap((device) => (device.kind === 'fuse' && device.closed ? [device] : []));

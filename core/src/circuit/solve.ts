@@ -17,7 +17,7 @@ import {
   type Part,
   type Setting,
 } from './parts';
-import { wiringOf } from './terminals';
+import { SolverMemory } from './solverMemory';
 
 /** So many changes of a relay's state mean that it chatters. */
 const CHATTER_CHANGES = 10;
@@ -34,6 +34,8 @@ export interface OperatingPoint {
   terminalA(terminal: TerminalRef): number;
   /** A part's own current, A: what a battery delivers, a pump draws, a contact carries. 0 for a part that has none. */
   partA(id: string): number;
+  /** A part's own current, A, and what it is doing. */
+  readingOf(part: Part): { readonly amps: number; readonly doing: Doing };
   /** What a part is doing; null where there is none of that id. */
   doingOf(id: string): Doing | null;
   /** The same in a word or two; nothing where there is none of that id. */
@@ -49,21 +51,22 @@ export interface OperatingPoint {
 /**
  * Solves a netlist by modified nodal analysis; motors start standing, relays
  * released, and relays change state until all rest.
+ * @param memory what is remembered from other solves; left out, nothing is
  * @throws CircuitError `singular` for ideal sources that nothing limits, `not-settled`, or `chatter` for a relay that
  * comes to no rest.
  */
-export function solve(netlist: Netlist, setting: Setting): OperatingPoint {
-  const likely = setting.likely && solveAsLikely(netlist, setting, new Set(setting.likely));
+export function solve(netlist: Netlist, setting: Setting, memory = new SolverMemory()): OperatingPoint {
+  const likely = setting.likely && solveAsLikely(netlist, setting, new Set(setting.likely), memory);
   if (likely) return likely;
   let latched: ReadonlySet<string> = new Set<string>();
   let iterations = 0;
   const changes = new Map<string, number>();
   for (;;) {
-    const solved = solveOnce(netlist, setting, latched);
+    const solved = solveOnce(netlist, setting, latched, memory);
     iterations += solved.settled.iterations;
     const next = nextLatched(netlist.parts, solved, latched, setting);
     const changed = netlist.parts.filter(({ id }) => latched.has(id) !== next.has(id));
-    if (changed.length === 0) return pointOf(netlist, solved, setting, latched, iterations);
+    if (changed.length === 0) return pointOf(netlist, solved, setting, latched, iterations, memory);
     for (const { id } of changed) {
       const count = (changes.get(id) ?? 0) + 1;
       if (count >= CHATTER_CHANGES) throw chatter(id);
@@ -78,11 +81,16 @@ export function solve(netlist: Netlist, setting: Setting): OperatingPoint {
  * pulled in from rest at these volts: pulling in takes volts away and gives none,
  * so from rest they had at least as many. Null otherwise.
  */
-function solveAsLikely(netlist: Netlist, setting: Setting, likely: ReadonlySet<string>): OperatingPoint | null {
-  const solved = solveOnce(netlist, setting, likely);
+function solveAsLikely(
+  netlist: Netlist,
+  setting: Setting,
+  likely: ReadonlySet<string>,
+  memory: SolverMemory,
+): OperatingPoint | null {
+  const solved = solveOnce(netlist, setting, likely, memory);
   const fromRest = nextLatched(netlist.parts, solved, new Set(), setting);
   const same = fromRest.size === likely.size && [...likely].every((id) => fromRest.has(id));
-  return same ? pointOf(netlist, solved, setting, likely, solved.settled.iterations) : null;
+  return same ? pointOf(netlist, solved, setting, likely, solved.settled.iterations, memory) : null;
 }
 
 /** Amperes into a part's own elements at one of its terminals; null where an ideal one hides them. */
@@ -127,9 +135,14 @@ interface Solved {
   voltsAt(terminal: TerminalRef): number;
 }
 
-function solveOnce(netlist: Netlist, setting: Setting, latched: ReadonlySet<string>): Solved {
-  const assembled = assemble(netlist, setting, latched);
-  const nodes = numberNodes(assembled.elements, assembled.count, assembled.ground);
+function solveOnce(
+  netlist: Netlist,
+  setting: Setting,
+  latched: ReadonlySet<string>,
+  { wirings, topologies }: SolverMemory,
+): Solved {
+  const assembled = assemble(netlist, setting, latched, wirings);
+  const nodes = numberNodes(assembled.elements, assembled.count, assembled.ground, topologies);
   if (nodes.loop) throw idealLoop(assembled.ownerAt(assembled.elements.indexOf(nodes.loop)));
   const settled = settle(nodes);
   const voltsAt = (terminal: TerminalRef) => {
@@ -160,7 +173,9 @@ function pointOf(
   setting: Setting,
   latched: ReadonlySet<string>,
   iterations: number,
+  { wirings }: SolverMemory,
 ): OperatingPoint {
+  const { joins } = wirings.of(netlist);
   let ideal: Float64Array | undefined;
   const ampsOf = (place: number) => {
     const element = assembled.elements[place];
@@ -170,30 +185,33 @@ function pointOf(
     return ideal[place] ?? 0;
   };
   const conductorA = (id: string) => {
-    const index = wiringOf(netlist).joins.indexes.get(id);
+    const index = joins.indexes.get(id);
     return index === undefined ? 0 : ampsOf(assembled.ofParts + index);
   };
   const terminalA = (terminal: TerminalRef) => {
     let sum = 0;
-    for (const { index, sign } of wiringOf(netlist).joins.endsAt(terminal))
-      sum += sign * ampsOf(assembled.ofParts + index);
+    for (const { index, sign } of joins.endsAt(terminal)) sum += sign * ampsOf(assembled.ofParts + index);
     return sum;
   };
-  const partA = (id: string) => {
-    const part = netlist.parts.find((candidate) => candidate.id === id);
-    const counted = part && countedAt(part);
+  const ampsThrough = (part: Part) => {
+    const counted = countedAt(part);
     if (!counted) return 0;
-    const at = { part: id, terminal: counted.terminal };
-    return counted.sign * (intoOwnElements(assembled, id, assembled.numberOf(at), ampsOf) ?? terminalA(at));
+    const at = { part: part.id, terminal: counted.terminal };
+    return counted.sign * (intoOwnElements(assembled, part.id, assembled.numberOf(at), ampsOf) ?? terminalA(at));
+  };
+  const readingOf = (part: Part) => {
+    const amps = ampsThrough(part);
+    const volts = (terminal: string) => voltsAt({ part: part.id, terminal });
+    return { amps, doing: doingOf(part, { volts, amps, ...stateIn(setting, part.id, latched.has(part.id)) }) };
+  };
+  const partOf = (id: string) => netlist.parts.find((candidate) => candidate.id === id);
+  const partA = (id: string) => {
+    const part = partOf(id);
+    return part ? ampsThrough(part) : 0;
   };
   const doing = (id: string) => {
-    const part = netlist.parts.find((candidate) => candidate.id === id);
-    if (!part) return null;
-    return doingOf(part, {
-      volts: (terminal) => voltsAt({ part: id, terminal }),
-      amps: partA(id),
-      ...stateIn(setting, id, latched.has(id)),
-    });
+    const part = partOf(id);
+    return part ? readingOf(part).doing : null;
   };
   return {
     iterations,
@@ -202,6 +220,7 @@ function pointOf(
     conductorA,
     terminalA,
     partA,
+    readingOf,
     latched: (id) => latched.has(id),
     nodeOf: (terminal) => rowOf(nodes, assembled.numberOf(terminal)),
     doingOf: doing,

@@ -4,8 +4,12 @@ import { anyVariant, plainNetlist } from '../schemes/schemes.fixture';
 import { everySetting, mapParts, type Netlist } from './netlist';
 import { terminalsOf } from './parts';
 import { solve, type OperatingPoint } from './solve';
-import { withOhms } from './terminals';
+import { SolverMemory } from './solverMemory';
 import { truthRow } from './truthTable';
+import { withOhms } from './withOhms';
+
+/** Remembers whatever was solved before, in every test. */
+const memory = new SolverMemory();
 
 /** A copy that shares nothing with what was solved before. */
 const afresh = (netlist: Netlist): Netlist => ({
@@ -24,9 +28,9 @@ test('a netlist given other resistances is solved as one made with them, after a
         const settings = everySetting(netlist);
         const setting = settings[which % settings.length] ?? { switches: {}, floats: {} };
         const given = new Map(netlist.conductors.map(({ id }, index) => [id, ohms[index % 40] ?? 0.1]));
-        const changed = withOhms(netlist, given);
-        truthRow(netlist, setting);
-        const [one, other] = [truthRow(changed, setting), truthRow(afresh(changed), setting)];
+        truthRow(netlist, setting, memory);
+        const changed = withOhms(netlist, given, memory);
+        const [one, other] = [truthRow(changed, setting, memory), truthRow(afresh(changed), setting)];
         expect(one.trouble?.message).toBe(other.trouble?.message);
         const { point: kept } = one;
         const { point: anew } = other;
@@ -60,7 +64,7 @@ test('an answer stays what it was while its circuit is solved at other volts, in
       const netlist = plainNetlist(plan);
       const settings = everySetting(netlist);
       const setting = settings[which % settings.length] ?? { switches: {}, floats: {} };
-      const { point } = truthRow(netlist, setting);
+      const { point } = truthRow(netlist, setting, memory);
       if (!point) return;
       const first = readings(netlist, point);
       const others = [
@@ -68,10 +72,10 @@ test('an answer stays what it was while its circuit is solved at other volts, in
         mapParts(netlist, (part) => (part.kind === 'pump' ? { ...part, condition: 'locked' } : part)),
         mapParts(netlist, (part) => (part.kind === 'fuse' ? { ...part, closed: false } : part)),
       ];
-      for (const other of others) for (const one of settings) truthRow(other, one);
+      for (const other of others) for (const one of settings) truthRow(other, one, memory);
       expect(readings(netlist, point)).toEqual(first);
       // And solved once more it is the same, whatever was kept in between.
-      const again = truthRow(netlist, setting).point;
+      const again = truthRow(netlist, setting, memory).point;
       expect(again && readings(netlist, again)).toEqual(first);
     }),
     runs(60),
@@ -93,7 +97,7 @@ test('a part changed under its own name is solved as it now is', () => {
     { id: 'back', from: at('joint', 'b'), to: at('battery', 'minus'), ohm: 1 },
   ];
   // 12 V over 1 Ω, 1 Ω and the joint: 4 A, 3 A, and 4 A again.
-  const amps = [1, 2, 1].map((ohm) => solve(netlist(ohm), { switches: {}, floats: {} }).conductorA('there'));
+  const amps = [1, 2, 1].map((ohm) => solve(netlist(ohm), { switches: {}, floats: {} }, memory).conductorA('there'));
   expect(amps.map((value) => value.toFixed(9))).toEqual(['4.000000000', '3.000000000', '4.000000000']);
 });
 

@@ -107,37 +107,33 @@ interface Kept extends Wiring {
   readonly conductors: readonly NetConductor[];
 }
 
-/**
- * The last lists of conductors met. Circuits are solved a few at a time, over and
- * over; held by a weak map, what was let go would outlive every quick collection.
- */
-const latest: (Kept | undefined)[] = Array.from({ length: 16 });
-let next = 0;
+const KEPT_AT_MOST = 16;
 
 /**
- * The wiring of a netlist. A circuit is solved many times with the same
- * conductors (other supplies, other faults), so it is kept for a while.
+ * The last lists of conductors met, with their wiring. Circuits are solved a few at a
+ * time, over and over; held by a weak map, what was let go would outlive every quick collection.
  */
-export function wiringOf({ conductors }: Netlist): Wiring {
-  return latest.find((kept) => kept?.conductors === conductors) ?? keep(conductors, new Joins(conductors));
-}
+export class Wirings {
+  private readonly latest: (Kept | undefined)[] = Array.from({ length: KEPT_AT_MOST });
+  private next = 0;
 
-function keep(conductors: readonly NetConductor[], joins: Joins): Wiring {
-  const elements = conductors.map(({ from, to, ohm }) =>
-    resistance(joins.numbers.numberOf(from), joins.numbers.numberOf(to), ohm),
-  );
-  const wiring = { conductors, joins, elements };
-  latest[next] = wiring;
-  next = (next + 1) % latest.length;
-  return wiring;
-}
+  /** The wiring of a netlist: it is solved many times with the same conductors (other supplies, other faults). */
+  of({ conductors }: Netlist): Wiring {
+    return this.latest.find((kept) => kept?.conductors === conductors) ?? this.keep(conductors, new Joins(conductors));
+  }
 
-/**
- * The netlist with other resistances in its conductors.
- * @param ohms by conductor, Ω; one that is not among them keeps its own
- */
-export function withOhms(netlist: Netlist, ohms: ReadonlyMap<string, number>): Netlist {
-  const conductors = netlist.conductors.map(({ id, from, to, ohm }) => ({ id, from, to, ohm: ohms.get(id) ?? ohm }));
-  keep(conductors, wiringOf(netlist).joins);
-  return { ...netlist, conductors };
+  /** Remembers conductors that join what others join. */
+  keepAlike(conductors: readonly NetConductor[], as: Netlist): void {
+    this.keep(conductors, this.of(as).joins);
+  }
+
+  private keep(conductors: readonly NetConductor[], joins: Joins): Wiring {
+    const elements = conductors.map(({ from, to, ohm }) =>
+      resistance(joins.numbers.numberOf(from), joins.numbers.numberOf(to), ohm),
+    );
+    const wiring = { conductors, joins, elements };
+    this.latest[this.next] = wiring;
+    this.next = (this.next + 1) % KEPT_AT_MOST;
+    return wiring;
+  }
 }

@@ -1,5 +1,6 @@
 import type { Element } from './element';
 import { planElimination, type Elimination } from './elimination';
+import type { IdealPlan } from './idealPlan';
 import { JoinedNumbers } from './joinedNumbers';
 
 /** How a circuit hangs together, whatever its volts and ohms are. */
@@ -21,6 +22,8 @@ export interface Topology {
   readonly work: Work;
   /** Islands by which diodes conduct, as they are met. */
   readonly islandsWhen: Map<number, readonly (readonly number[])[]>;
+  /** In what order the currents of its ideal elements follow, once that was asked. */
+  idealPlan: IdealPlan | null;
 }
 
 /** The arrays of one system of equations, kept from solve to solve since large ones are dear to make. */
@@ -45,33 +48,36 @@ export interface Ties {
   readonly loop: number;
 }
 
-const byKey = new Map<number, { readonly key: Int32Array; readonly topology: Topology }[]>();
 const KEPT_AT_MOST = 400;
-let kept = 0;
-/** Where the next key is written. */
-let scratch = new Int32Array(512);
 
-/**
- * How elements between numbered terminals hang together. Circuits are solved
- * over and over in the same few settings, so answers are kept.
- * @param count how many terminals are numbered
- * @param ground the terminal that is node 0
- */
-export function topologyOf(elements: readonly Element[], count: number, ground: number): Topology {
-  const length = 2 + 3 * elements.length;
-  if (length > scratch.length) scratch = new Int32Array(2 * length);
-  const key = writeKey(scratch.subarray(0, length), elements, count, ground);
-  const hash = hashOf(key);
-  const known = byKey.get(hash)?.find((other) => sameKey(other.key, key));
-  if (known) return known.topology;
-  const topology = findTopology(elements, count, ground);
-  if (kept >= KEPT_AT_MOST) {
-    byKey.clear();
-    kept = 0;
+/** How circuits hang together, as they are met: they are solved over and over in the same few settings. */
+export class Topologies {
+  private readonly byKey = new Map<number, { readonly key: Int32Array; readonly topology: Topology }[]>();
+  private kept = 0;
+  /** Where the next key is written. */
+  private scratch = new Int32Array(512);
+
+  /**
+   * How elements between numbered terminals hang together.
+   * @param count how many terminals are numbered
+   * @param ground the terminal that is node 0
+   */
+  of(elements: readonly Element[], count: number, ground: number): Topology {
+    const length = 2 + 3 * elements.length;
+    if (length > this.scratch.length) this.scratch = new Int32Array(2 * length);
+    const key = writeKey(this.scratch.subarray(0, length), elements, count, ground);
+    const hash = hashOf(key);
+    const known = this.byKey.get(hash)?.find((other) => sameKey(other.key, key));
+    if (known) return known.topology;
+    const topology = findTopology(elements, count, ground);
+    if (this.kept >= KEPT_AT_MOST) {
+      this.byKey.clear();
+      this.kept = 0;
+    }
+    this.kept += 1;
+    this.byKey.set(hash, [...(this.byKey.get(hash) ?? []), { key: key.slice(), topology }]);
+    return topology;
   }
-  kept += 1;
-  byKey.set(hash, [...(byKey.get(hash) ?? []), { key: key.slice(), topology }]);
-  return topology;
 }
 
 /** Everything a topology depends on: which terminals are joined, ideally or at all, and by what kind. */
@@ -173,6 +179,7 @@ function findTopology(elements: readonly Element[], count: number, ground: numbe
       fedIn: [...motors, ...diodes].map(() => new Float64Array(ties.unknowns)),
     },
     islandsWhen: new Map(),
+    idealPlan: null,
   };
 }
 

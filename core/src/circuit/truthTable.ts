@@ -2,6 +2,7 @@ import { CircuitError } from './circuitError';
 import { everySetting, type Netlist } from './netlist';
 import type { Setting } from './parts';
 import { solve, type OperatingPoint } from './solve';
+import { SolverMemory } from './solverMemory';
 
 /** Whether two settings are the same; a switch not named is off, a float not named hangs down. */
 export function sameSetting(one: Setting, other: Setting): boolean {
@@ -22,9 +23,9 @@ export type TruthRow =
   | { readonly setting: Setting; readonly point: null; readonly trouble: CircuitError };
 
 /** The circuit solved in one setting; what has no answer is said, not thrown. */
-export function truthRow(netlist: Netlist, setting: Setting): TruthRow {
+export function truthRow(netlist: Netlist, setting: Setting, memory?: SolverMemory): TruthRow {
   try {
-    return { setting, point: solve(netlist, setting), trouble: null };
+    return { setting, point: solve(netlist, setting, memory), trouble: null };
   } catch (error) {
     if (error instanceof CircuitError) return { setting, point: null, trouble: error };
     throw error;
@@ -36,10 +37,11 @@ export function truthRow(netlist: Netlist, setting: Setting): TruthRow {
  * circuits on the same feed take volts and give none, so they are left off.
  * @param likely settings solved before, with the relays that were then pulled in
  */
-export function truthTable(netlist: Netlist, likely: readonly Setting[] = []): TruthRow[] {
+export function truthTable(netlist: Netlist, likely: readonly Setting[] = [], memory = new SolverMemory()): TruthRow[] {
   const own = { parts: netlist.parts.filter(({ kind }) => kind !== 'shared-load') };
   return everySetting(own).map((setting) => {
     const known = likely.find((other) => sameSetting(other, setting))?.likely;
-    return truthRow(netlist, known ? { switches: setting.switches, floats: setting.floats, likely: known } : setting);
+    const asked = known ? { switches: setting.switches, floats: setting.floats, likely: known } : setting;
+    return truthRow(netlist, asked, memory);
   });
 }

@@ -121,8 +121,7 @@ describe('conductors', () => {
     expect(none('drop', 1.25)?.message).toContain('1.25 times what is allowed: shorten the route to 80 %');
     expect(none('ampacity', 1.5)?.message).toContain('1.50 times its ampacity');
     expect(none('fuse', 2)?.message).toContain('2.00 times what protects');
-    for (const limit of ['ampacity', 'fuse'] as const)
-      expect(none(limit, null)?.message).not.toMatch(/Infinity|NaN/);
+    for (const limit of ['ampacity', 'fuse'] as const) expect(none(limit, null)?.message).not.toMatch(/Infinity|NaN/);
     expect(none('drop', 1.25)).toMatchObject({ severity: 'stop', at: [] });
   });
 });

@@ -1,7 +1,7 @@
 import { ourRules, OUR_RULE } from '../reference';
 import type { Circuit } from '../job';
 import { toldApart } from '../units';
-import { isIn, isInside, isWithin, wellFrom, type Bound } from '../water';
+import { isAmong, isInside, isWithin, wellFrom, type Bound } from '../water';
 import type { AnyFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
 import { flowJudgements } from './flow';
@@ -67,15 +67,15 @@ function heightJudgements(circuit: Circuit, water: WaterFacts): Judgement[] {
   if (!float || !window) return [];
   const { pieces, comfort } = window;
   if (!isWithin(window, float.zM)) {
-    const above = pieces.find(({ fromM }) => float.zM < fromM);
-    const below = pieces.findLast(({ toM }) => float.zM > toM);
+    const above = pieces.find(({ fromM }) => fromM !== null && float.zM < fromM);
+    const below = pieces.findLast(({ toM }) => toM !== null && float.zM > toM);
     // Between two pieces the nearer end is the one to speak of.
-    const up = above ? above.fromM - float.zM : Infinity;
-    const down = below ? float.zM - below.toM : Infinity;
-    if (above?.lowBound && up <= down) return [tooLow(circuit, water, above.fromM, above.lowBound)];
-    return below?.highBound ? [tooHigh(circuit, water, below.toM, below.highBound)] : [];
+    const [upToM, downToM] = [above?.fromM ?? Infinity, below?.toM ?? -Infinity];
+    if (above?.lowBound && upToM - float.zM <= float.zM - downToM)
+      return [tooLow(circuit, water, upToM, above.lowBound)];
+    return below?.highBound ? [tooHigh(circuit, water, downToM, below.highBound)] : [];
   }
-  const short = sensor !== null && water.hose !== null && !isIn(comfort, float.zM, 1e-9);
+  const short = sensor !== null && water.hose !== null && !isAmong(comfort, float.zM, 1e-9);
   return short ? [shortRuns(circuit, water)] : [];
 }
 
@@ -201,7 +201,9 @@ function comfortWords({ window, units }: WaterFacts): string {
   const comfort = window?.comfort[0];
   const say = waterSpeech(units);
   if (!comfort) return 'No height of this float makes it longer; a wider dead-band does.';
-  return Number.isFinite(comfort.toM)
-    ? `Between ${say.height(comfort.fromM)} and ${say.height(comfort.toM)} runs are longer.`
-    : `From ${say.height(comfort.fromM)} upwards runs are longer.`;
+  const { fromM, toM } = comfort;
+  if (fromM === null) return toM === null ? '' : `Up to ${say.height(toM)} runs are longer.`;
+  return toM === null
+    ? `From ${say.height(fromM)} upwards runs are longer.`
+    : `Between ${say.height(fromM)} and ${say.height(toM)} runs are longer.`;
 }

@@ -1,5 +1,5 @@
 import type { Circuit, CircuitWater } from '../job';
-import { isIn, isWithin } from '../water';
+import { isAmong, isWithin } from '../water';
 import type { FixIdea, Means } from './finding';
 import type { WaterFacts } from './waterFacts';
 import { waterSpeech } from './waterWords';
@@ -72,7 +72,7 @@ export function widenFloat(circuit: Circuit, water: WaterFacts, means: Means): F
   for (let onM = float.onM + 0.005; onM <= Math.min(0.4, float.onM + 0.25); onM += 0.005) {
     const wider = { onM: rounded(onM), offM: float.offM };
     const window = means.waterAs(withFloat(circuit, wider))?.window;
-    if (!window || window.recommendedM === null || !isIn(window.comfort, window.recommendedM, 1e-9)) continue;
+    if (!window || window.recommendedM === null || !isAmong(window.comfort, window.recommendedM, 1e-9)) continue;
     return [
       {
         label: `Fit a float with on at ${waterSpeech(water.units).height(wider.onM)}, off at ${waterSpeech(water.units).height(wider.offM)}`,

@@ -221,7 +221,7 @@ describe('a float', () => {
     expect(codesOf(at(0.05))).toEqual([]);
     expect(codesOf(at(0.1))).toEqual([]);
     expect(codesOf(at(0.11))).toEqual(['float-short-run']);
-    expect(placed(0.04, { window: windowOf({ comfort: [{ fromM: 0.05, toM: Infinity }] }) })[0]?.message).toContain(
+    expect(placed(0.04, { window: windowOf({ comfort: [{ fromM: 0.05, toM: null }] }) })[0]?.message).toContain(
       'From 50\u00a0mm upwards',
     );
     expect(placed(0.04, { window: windowOf({ comfort: [] }) })[0]?.message).toContain('a wider dead-band does');

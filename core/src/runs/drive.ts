@@ -1,4 +1,13 @@
-import { isFloat, motorAt, positionsOf, truthRow, type Motor, type Netlist, type Setting } from '../circuit';
+import {
+  isFloat,
+  motorAt,
+  positionsOf,
+  SolverMemory,
+  truthRow,
+  type Motor,
+  type Netlist,
+  type Setting,
+} from '../circuit';
 import type { PlanIds } from '../schemes';
 import { driveCurve, type Drive, type DriveCurve } from '../water';
 import { withPump, withSupply } from '../sizing';
@@ -6,11 +15,12 @@ import { withPump, withSupply } from '../sizing';
 /** A circuit as a long run feels it: what it draws and how fast its pump turns, at any volts at the battery's posts. */
 export function driveOf(netlist: Netlist, motor: Motor, { pump, battery }: PlanIds): Drive {
   // Other circuits on the feed run in their own time.
+  const memory = new SolverMemory();
   const alone = { ...netlist, parts: netlist.parts.filter(({ kind }) => kind !== 'shared-load') };
   const curve = (setting: Setting, dry = false): DriveCurve => {
     const working = dry ? withPump(alone, 'dry') : alone;
     return driveCurve((postsV) => {
-      const { point } = truthRow(withSupply(working, postsV), setting);
+      const { point } = truthRow(withSupply(working, postsV), setting, memory);
       // A relay that chatters at these volts pumps nothing.
       if (!point) return { amps: 0, speedRatio: 0 };
       const volts = point.voltsAcross(pump, 'plus', 'minus');

@@ -48,9 +48,9 @@ function effectOf(
   netlist: Netlist,
   openFlowAt: (volts: number) => number | null,
 ) {
-  const { plan, settings } = question;
-  const resized = withOhms(netlist, ohmsThroughout(question, size.size));
-  const pumpV = leastPumpV(solveIn(withSupply(resized, defaults.ratedSupplyV), settings, plan.ids.pump));
+  const { plan, settings, memory } = question;
+  const resized = withOhms(netlist, ohmsThroughout(question, size.size), memory);
+  const pumpV = leastPumpV(solveIn(withSupply(resized, defaults.ratedSupplyV), settings, plan.ids.pump, memory));
   const motor = netlist.parts.flatMap((part) => (part.kind === 'pump' ? [part.motor] : []))[0];
   return {
     dropPercent: (100 * dropThroughout(question, size).dropV) / defaults.ratedSupplyV,

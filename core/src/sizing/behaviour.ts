@@ -6,6 +6,7 @@ import {
   truthTable,
   type Netlist,
   type Setting,
+  type SolverMemory,
   type TruthRow,
 } from '../circuit';
 import { defaults, runsFromV } from '../reference';
@@ -44,13 +45,18 @@ export interface SolvedBehaviour {
  * Solves what the circuit does in every setting, as it is wired.
  * @param settings those in which the pump runs as planned: there a relay must pull in at the lowest supply as well
  */
-export function solveBehaviour(netlist: Netlist, restingV: number, settings: readonly Setting[]): SolvedBehaviour {
+export function solveBehaviour(
+  netlist: Netlist,
+  restingV: number,
+  settings: readonly Setting[],
+  memory?: SolverMemory,
+): SolvedBehaviour {
   const lowestV = Math.min(defaults.ratedSupplyV, restingV);
   const low = withSupply(netlist, lowestV);
   const relayed = netlist.parts.some(({ kind }) => kind === 'relay');
   return {
-    rows: truthTable(withSupply(netlist, defaults.runningSupplyV), settings),
-    lowRows: relayed ? settings.map((setting) => truthRow(low, setting)) : [],
+    rows: truthTable(withSupply(netlist, defaults.runningSupplyV), settings, memory),
+    lowRows: relayed ? settings.map((setting) => truthRow(low, setting, memory)) : [],
     lowestV,
   };
 }

@@ -13,4 +13,5 @@ export {
   type Solved,
 } from './settings';
 export { dropInForce, ohmsAt, proposeSize, sizeNamed, type Drop, type NamedSize, type SizingQuestion } from './sizing';
+export { SizingMemory } from './sizingMemory';
 export { smallerSizeOf } from './smallerSize';

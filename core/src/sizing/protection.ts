@@ -1,4 +1,4 @@
-import { mapParts, untilDead, type Netlist, type OperatingPoint, type Setting } from '../circuit';
+import { mapParts, untilDead, type Netlist, type OperatingPoint, type Setting, type SolverMemory } from '../circuit';
 import { defaults, internalResistanceOhm, protectionFamilies, restingEmfV } from '../reference';
 import { openingTime, standardRatings, type Opening, type Rating, type RatingAnswer } from '../wiring';
 import type { ConductorFacts, DeviceFacts, ProtectionFacts, SharedFeed, TapFacts } from '../findings';
@@ -45,6 +45,7 @@ export interface ProtectionQuestion {
   readonly design: readonly Solved[];
   readonly onCharge: readonly Solved[];
   readonly shared: SharedFeed | null;
+  readonly memory?: SolverMemory;
 }
 
 /** What the devices in force do on every fault the charts leave out. */
@@ -150,6 +151,7 @@ interface FaultIn {
 }
 
 interface Faults {
+  readonly memory: SolverMemory | undefined;
   readonly faulty: Netlist;
   readonly pump: string;
   readonly faults: readonly FaultIn[];
@@ -157,17 +159,17 @@ interface Faults {
 
 /** The circuit with its pump locked or shorted, in each running setting. */
 function faultsIn(
-  { netlist, plan, settings }: Pick<ProtectionQuestion, 'netlist' | 'plan' | 'settings'>,
+  { netlist, plan, settings, memory }: Pick<ProtectionQuestion, 'netlist' | 'plan' | 'settings' | 'memory'>,
   condition: 'locked' | 'shorted',
   supplyV: number,
 ): Faults {
   const faulty = heldIn(withSupply(withPump(netlist, condition), supplyV));
-  const faults = solveIn(faulty, settings, plan.ids.pump).map(({ setting, point }) => ({
+  const faults = solveIn(faulty, settings, plan.ids.pump, memory).map(({ setting, point }) => ({
     setting,
     point,
     deviceA: Math.abs(point.conductorA(plan.ids.afterFuse)),
   }));
-  return { faulty, pump: plan.ids.pump, faults };
+  return { memory, faulty, pump: plan.ids.pump, faults };
 }
 
 /**
@@ -217,15 +219,17 @@ function leastA({ faults }: Faults): number {
 }
 
 /** Until the motor is dead in the setting in which that takes longest. */
-function slowest({ faulty, pump, faults }: Faults): Opening {
-  const openings = faults.map(({ setting, point }) => untilDead(faulty, setting, pump, 'slowest', point).opening);
+function slowest({ faulty, pump, faults, memory }: Faults): Opening {
+  const openings = faults.map(
+    ({ setting, point }) => untilDead(faulty, setting, pump, 'slowest', point, memory).opening,
+  );
   return leastBy(some(openings, 'The pump runs in no setting of this scheme.'), (opening) =>
     opening.kind === 'opens' ? -opening.seconds : opening.kind === 'never' ? -Infinity : -Number.MAX_VALUE,
   );
 }
 
 /** Of legs fused apart: what each carries of a stalled motor's current with both at work, and how long that lasts. */
-function legsOpening({ faulty, pump, faults }: Faults): ProtectionFacts['legs'] {
+function legsOpening({ faulty, pump, faults, memory }: Faults): ProtectionFacts['legs'] {
   const both = faults
     .map(({ setting, point }) => ({
       manualA: Math.abs(point.partA('manual-fuse')),
@@ -236,7 +240,7 @@ function legsOpening({ faulty, pump, faults }: Faults): ProtectionFacts['legs'] 
     .find(({ manualA, autoA }) => manualA > 0.01 && autoA > 0.01);
   if (!both) return null;
   const { manualA, autoA, setting, point } = both;
-  return { manualA, autoA, opening: untilDead(faulty, setting, pump, 'slowest', point).opening };
+  return { manualA, autoA, opening: untilDead(faulty, setting, pump, 'slowest', point, memory).opening };
 }
 
 /** Full-charge EMF over internal resistance and what lies before the device; the device's own resistance is not counted, A. */

@@ -8,8 +8,10 @@ import {
   type Part,
   type OperatingPoint,
   type Setting,
+  type SolverMemory,
 } from '../circuit';
 import { defaults, runsFromV } from '../reference';
+import { SizingMemory } from './sizingMemory';
 
 /** The netlist with the given volts held at the battery posts. */
 export function withSupply(netlist: Netlist, supplyV: number): Netlist {
@@ -72,25 +74,21 @@ export interface Solved {
 }
 
 /** Solves the netlist in each setting; one in which a relay chatters has no answer and is left out. */
-export function solveIn(netlist: Netlist, settings: readonly Setting[], pump: string): Solved[] {
+export function solveIn(netlist: Netlist, settings: readonly Setting[], pump: string, memory?: SolverMemory): Solved[] {
   return settings.flatMap((setting) => {
-    const { point, trouble } = truthRow(netlist, setting);
+    const { point, trouble } = truthRow(netlist, setting, memory);
     if (trouble && trouble.code !== 'chatter') throw trouble;
     return point ? [{ setting, point, pumpV: point.voltsAcross(pump, 'plus', 'minus') }] : [];
   });
 }
 
 /** Solves the netlist in every setting, pump or none. */
-export function everySolved(netlist: Netlist): Solved[] {
+export function everySolved(netlist: Netlist, memory?: SolverMemory): Solved[] {
   return everySetting(netlist).flatMap((setting) => {
-    const { point } = truthRow(netlist, setting);
+    const { point } = truthRow(netlist, setting, memory);
     return point ? [{ setting, point, pumpV: 0 }] : [];
   });
 }
-
-/** Running settings by wiring: they depend on nothing else, and a survey changes figures far more often than wiring. */
-const knownRunning = new Map<string, readonly Setting[]>();
-const KNOWN_AT_MOST = 200;
 
 /** Conductors without resistance to speak of: solved, so that parallel ones share as they do. */
 const AS_IDEAL_OHM = 1e-6;
@@ -144,14 +142,9 @@ function idealPaths(netlist: Netlist): Netlist {
  * every conductor alike, such as manual with the float up or down, count once.
  * @param netlist the circuit by its own feed alone
  */
-export function runningSettings(netlist: Netlist, pump: string): readonly Setting[] {
-  const key = wiringOf(netlist);
-  const known = knownRunning.get(key);
-  if (known) return known;
-  const found = findRunning(netlist, pump);
-  if (knownRunning.size >= KNOWN_AT_MOST) knownRunning.clear();
-  knownRunning.set(key, found);
-  return found;
+export function runningSettings(netlist: Netlist, pump: string, memory = new SizingMemory()): readonly Setting[] {
+  // They depend on the wiring alone, and a survey changes figures far more often than wiring.
+  return memory.runningOf(wiringOf(netlist), () => findRunning(netlist, pump, memory));
 }
 
 function wiringOf({ parts, conductors }: Netlist): string {
@@ -162,10 +155,10 @@ function wiringOf({ parts, conductors }: Netlist): string {
   ].join();
 }
 
-function findRunning(netlist: Netlist, pump: string): readonly Setting[] {
+function findRunning(netlist: Netlist, pump: string, memory: SizingMemory): readonly Setting[] {
   const motor = netlist.parts.find(({ id }) => id === pump);
   const labelV = motor?.kind === 'pump' ? motor.motor.labelV : defaults.labelV;
-  const solved = solveIn(idealPaths(netlist), everySetting(netlist), pump);
+  const solved = solveIn(idealPaths(netlist), everySetting(netlist), pump, memory);
   const distinct = new Map<string, Setting>();
   for (const { point, pumpV, setting } of solved) {
     if (Math.abs(pumpV) < runsFromV(labelV)) continue;

@@ -14,6 +14,7 @@ import type { PlannedConductor, PumpPlan } from '../schemes';
 import type { ConductorPiece, NoSize } from '../findings';
 import { withOhms, type Netlist, type Setting } from '../circuit';
 import { conductorsOnly, leastBy, some, solveIn, withSupply, type Solved } from './settings';
+import type { SizingMemory } from './sizingMemory';
 import { SLACK } from '../units';
 
 export interface SizingQuestion {
@@ -27,6 +28,7 @@ export interface SizingQuestion {
   readonly settings: readonly Setting[];
   /** Sizes that are not this circuit's to choose: of a feed shared with another. */
   readonly fixed: Readonly<Record<string, string>>;
+  readonly memory?: SizingMemory;
 }
 
 /** A circuit with one size throughout, solved. */
@@ -183,11 +185,17 @@ export function dropInForce(
 
 /** Volts lost in the conductors at design current, in the setting that loses most. */
 function worstDrop(
-  { plan, netlist, designCurrentA, settings }: Pick<SizingQuestion, 'plan' | 'netlist' | 'designCurrentA' | 'settings'>,
+  {
+    plan,
+    netlist,
+    designCurrentA,
+    settings,
+    memory,
+  }: Pick<SizingQuestion, 'plan' | 'netlist' | 'designCurrentA' | 'settings' | 'memory'>,
   ohms: ReadonlyMap<string, number>,
 ): Drop {
-  const wires = withSupply(conductorsOnly(withOhms(netlist, ohms), designCurrentA), defaults.ratedSupplyV);
-  const solved = solveIn(wires, settings, plan.ids.pump);
+  const wires = withSupply(conductorsOnly(withOhms(netlist, ohms, memory), designCurrentA), defaults.ratedSupplyV);
+  const solved = solveIn(wires, settings, plan.ids.pump, memory);
   const worst = leastBy(some(solved, 'The pump runs in no setting of this scheme.'), ({ pumpV }) => pumpV);
   const leadsDropV = plan.conductors
     .filter(({ duty }) => duty === 'lead')

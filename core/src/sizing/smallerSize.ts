@@ -22,10 +22,13 @@ export function smallerSizeOf(asked: SmallerQuestion): SmallerSize | null {
   const sizes = conductorSizes[question.family];
   const smaller = sizes[sizes.findIndex(({ size }) => size === proposed.size) - 1];
   if (!smaller) return null;
-  const resized = withSupply(withOhms(netlist, ohmsThroughout(question, smaller.size)), defaults.runningSupplyV);
+  const resized = withSupply(
+    withOhms(netlist, ohmsThroughout(question, smaller.size), question.memory),
+    defaults.runningSupplyV,
+  );
   const present = supplyRows.find(({ supplyV }) => supplyV === defaults.runningSupplyV);
   const weakest = present ? [present.setting] : question.settings;
-  const pumpV = leastPumpV(solveIn(resized, weakest, question.plan.ids.pump));
+  const pumpV = leastPumpV(solveIn(resized, weakest, question.plan.ids.pump, question.memory));
   const flowAt = (volts: number) => hoseFlowAt(water, motor, volts) ?? asked.openFlowAt(volts);
   return {
     size: smaller.size,

@@ -1,4 +1,14 @@
-import { everyHeight, isIn, whereEnough, within, type Bound, type Interval, type Piece } from './intervals';
+import {
+  everyHeight,
+  heightsOf,
+  isAmong,
+  whereEnough,
+  within,
+  type Bound,
+  type Heights,
+  type Interval,
+  type Piece,
+} from './intervals';
 import { riseAt, type Slopes } from './pose';
 import { rootOf } from './root';
 import type { PosedWell } from './well';
@@ -58,11 +68,11 @@ export interface FloatWindow {
   /** Whether some height keeps every rule. */
   readonly open: boolean;
   /** Every piece of the window, the lowest first; the lowest is meant. A well that narrows upwards may have several. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly (Heights & Pick<Piece, 'lowBound' | 'highBound'>)[];
   /** A rule that no height can keep: the float, hose or delay must change. */
   readonly never: Bound | null;
   /** Heights at which runs are not too short either, within the pieces. */
-  readonly comfort: readonly Interval[];
+  readonly comfort: readonly Heights[];
   /** The lowest of them; null where no height reaches that. */
   readonly comfortMinM: number | null;
   readonly recommendedM: number | null;
@@ -107,9 +117,9 @@ export function floatWindow(question: WindowQuestion): FloatWindow {
     lowBound: ends.lowBound,
     highBound: ends.highBound,
     open,
-    pieces: open ? pieces : [],
+    pieces: open ? pieces.map((piece) => ({ ...piece, ...heightsOf(piece) })) : [],
     never,
-    comfort,
+    comfort: comfort.map(heightsOf),
     comfortMinM,
     recommendedM: open ? recommendedFor(question, minM, maxM, inMeant ?? null) : null,
   };
@@ -174,7 +184,7 @@ function clashing(rules: readonly Rule[]): Piece {
 
 /** Whether a float as placed keeps a window. */
 export function isWithin({ pieces }: FloatWindow, zM: number): boolean {
-  return isIn(pieces, zM, SLACK_M);
+  return isAmong(pieces, zM, SLACK_M);
 }
 
 /** How much higher the water stands at the float than at the pump. */

@@ -3,7 +3,7 @@ export * from './friction';
 export * from './drive';
 export * from './hose';
 export * from './ingress';
-export { isIn, type Bound, type Interval, type Piece, type WindowRule } from './intervals';
+export { isAmong, type Bound, type WindowRule } from './intervals';
 export * from './pose';
 export * from './pumpCurve';
 export * from './pumpPoint';

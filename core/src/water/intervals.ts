@@ -1,3 +1,5 @@
+import { rootOf } from './root';
+
 /** A rule that bounds the height of a float. */
 export type WindowRule = 'floor' | 'prime' | 'drain-back' | 'limit' | 'order';
 
@@ -58,6 +60,26 @@ export function within(
   );
 }
 
+/** Heights from one to another, as plain data: null where nothing ends them. */
+export interface Heights {
+  readonly fromM: number | null;
+  readonly toM: number | null;
+}
+
+/** An interval as plain data. */
+export function heightsOf({ fromM, toM }: Interval): Heights {
+  return { fromM: Number.isFinite(fromM) ? fromM : null, toM: Number.isFinite(toM) ? toM : null };
+}
+
+/** Whether a height lies in one of them. */
+export function isAmong(heights: readonly Heights[], zM: number, slackM: number): boolean {
+  return isIn(
+    heights.map(({ fromM, toM }) => ({ fromM: fromM ?? -Infinity, toM: toM ?? Infinity })),
+    zM,
+    slackM,
+  );
+}
+
 /** Whether a height lies in one of the intervals. */
 export function isIn(intervals: readonly Interval[], zM: number, slackM: number): boolean {
   return intervals.some(({ fromM, toM }) => zM >= fromM - slackM && zM <= toM + slackM);
@@ -92,13 +114,8 @@ export function whereEnough(
   return found;
 }
 
-/** The last place on the side where the function is 0 or more, to a thousandth of a millimetre. */
-function crossing(f: (zM: number) => number, oneM: number, otherM: number): number {
-  let [yes, no] = f(oneM) >= 0 ? [oneM, otherM] : [otherM, oneM];
-  while (Math.abs(yes - no) > 1e-9) {
-    const middle = (yes + no) / 2;
-    if (f(middle) >= 0) yes = middle;
-    else no = middle;
-  }
-  return yes;
+/** Where the function passes 0 between two heights, on one of which it is below. */
+function crossing(f: (zM: number) => number, lowM: number, highM: number): number {
+  if (f(highM) >= 0) return rootOf(f, lowM, highM);
+  return lowM + highM - rootOf((mirroredM) => f(lowM + highM - mirroredM), lowM, highM);
 }
