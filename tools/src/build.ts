@@ -70,6 +70,7 @@ async function buildWeb(): Promise<void> {
   );
   if (status !== 0) throw new Error(`The web application could not be built.\n${stdout}\n${stderr}`);
   preloadFonts(webFolder);
+  showBeforeScripts(webFolder);
   await compressFolder(webFolder);
 }
 
@@ -81,6 +82,25 @@ function preloadFonts(folder: string): void {
     .map((path) => `/${relative(folder, path).split(sep).join('/')}`)
     .map((href) => `<link rel="preload" href="${href}" as="font" type="font/ttf" crossorigin>`);
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${links.join('')}</head>`));
+}
+
+/**
+ * The page says by itself what is being opened, before any of its code is there: on a slow
+ * link that takes a while. The application takes its place.
+ */
+function showBeforeScripts(folder: string): void {
+  const page = join(folder, 'index.html');
+  const text =
+    '<div style="margin:auto;padding:24px;font:18px/1.5 system-ui,sans-serif;text-align:center">' +
+    '<b style="font-size:24px">Harbor Latch</b><br>Opening your boats …</div>';
+  const colours =
+    '<style>:root{color-scheme:light dark}body{background:#EFEEE9;color:#1B1D1F}' +
+    '@media(prefers-color-scheme:dark){body{background:#101315;color:#F1F3F3}}</style>';
+  const html = readFileSync(page, 'utf8');
+  writeFileSync(
+    page,
+    html.replace('</head>', `${colours}</head>`).replace('<div id="root"></div>', `<div id="root">${text}</div>`),
+  );
 }
 
 const brotli = promisify(brotliCompress);

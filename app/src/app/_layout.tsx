@@ -8,6 +8,7 @@ import { useEffect, useState } from 'react';
 import { Pressable, Text, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
+import { AssessmentsContext, makeAssessments } from '../data/assessment';
 import { DraftsContext, makeDraftStore } from '../data/boats';
 import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
@@ -34,6 +35,7 @@ export default function RootLayout() {
   const system = useColorScheme();
   const [client] = useState(() => new QueryClient());
   const [drafts] = useState(() => makeDraftStore(client));
+  const [assessments] = useState(makeAssessments);
   const { theme } = access.settings;
   const dark = theme === 'dark' || (theme === 'system' && system === 'dark');
 
@@ -55,19 +57,21 @@ export default function RootLayout() {
     <SettingsContext.Provider value={access}>
       <QueryClientProvider client={client}>
         <DraftsContext.Provider value={drafts}>
-          <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
-            <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
-              <SaidProvider>
-                <Stack
-                  screenOptions={{
-                    headerShown: false,
-                    title: 'Harbor Latch',
-                    contentStyle: { backgroundColor: (dark ? darkTheme : lightTheme).palette.ground },
-                  }}
-                />
-              </SaidProvider>
-            </TextScaleContext.Provider>
-          </PaperProvider>
+          <AssessmentsContext.Provider value={assessments}>
+            <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
+              <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
+                <SaidProvider>
+                  <Stack
+                    screenOptions={{
+                      headerShown: false,
+                      title: 'Harbor Latch',
+                      contentStyle: { backgroundColor: (dark ? darkTheme : lightTheme).palette.ground },
+                    }}
+                  />
+                </SaidProvider>
+              </TextScaleContext.Provider>
+            </PaperProvider>
+          </AssessmentsContext.Provider>
         </DraftsContext.Provider>
       </QueryClientProvider>
     </SettingsContext.Provider>

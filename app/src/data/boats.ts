@@ -1,6 +1,3 @@
-import { assess, type AssessedCircuit } from '@harbor-latch/core/assess/index';
-import type { Job } from '@harbor-latch/core/job/index';
-import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import { listBoats, ServerAway, type StoredBoat } from './api';
@@ -89,18 +86,4 @@ export interface BoatAccess {
 export function useBoat(id: string): BoatAccess {
   const yard = useYard();
   return { yard, draft: yard.boats.find((draft) => draft.id === id) };
-}
-
-const assessments: Readonly<Record<UnitSystem, WeakMap<Job, AssessedCircuit[]>>> = {
-  metric: new WeakMap(),
-  us: new WeakMap(),
-};
-
-/** The assessment of a job, its findings worded in one unit system; computed once for each job object. */
-export function assessed(job: Job, units: UnitSystem = 'metric'): AssessedCircuit[] {
-  const known = assessments[units].get(job);
-  if (known) return known;
-  const result = assess(job, { units });
-  assessments[units].set(job, result);
-  return result;
 }

@@ -2,7 +2,8 @@ import { assess } from '@harbor-latch/core/assess/index';
 import { conductorList } from '@harbor-latch/core/documents/index';
 import { readJob } from '@harbor-latch/core/file/index';
 import { boatWith } from '../testing/page.fixture';
-import { exportJob, exportSvg, exportTable } from './files';
+import { exportTable } from './exportTable';
+import { exportJob, exportSvg } from './files';
 
 /** What the browser is given to keep. */
 interface Kept {

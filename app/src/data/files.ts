@@ -1,10 +1,8 @@
-import type { TextTable } from '@harbor-latch/core/documents/index';
 import { MAX_JOB_BYTES, readJobText, writeJobText, type ReadJob } from '@harbor-latch/core/file/index';
 import type { Job } from '@harbor-latch/core/job/index';
-import Papa from 'papaparse';
 
 /** Hands a text to the browser as a file to keep. */
-function downloadText(name: string, text: string, type: string): void {
+export function downloadText(name: string, text: string, type: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;
@@ -18,23 +16,13 @@ export function exportJob(job: Job): void {
   downloadText(`${fileName(job.boat.name, 'boat')}.json`, writeJobText(job), 'application/json');
 }
 
-/** What a spreadsheet takes for a formula; the package's own pattern misses cells of several lines. */
-const FORMULA = /^[=+\-@\t\r]/;
-
-/** Exports a table as CSV that a spreadsheet shows as text: nothing in it is taken for a formula. */
-export function exportTable(name: string, { headings, rows }: TextTable): void {
-  const text = Papa.unparse({ fields: [...headings], data: rows.map((row) => [...row]) }, { escapeFormulae: FORMULA });
-  // The mark tells spreadsheets that the file is UTF-8.
-  downloadText(`${fileName(name, 'conductors')}.csv`, `\uFEFF${text}\r\n`, 'text/csv');
-}
-
 /** Exports a drawing. */
 export function exportSvg(name: string, svg: string): void {
   downloadText(`${fileName(name, 'drawing')}.svg`, svg, 'image/svg+xml');
 }
 
 /** A name as part of a file's name; letters and digits of any script. */
-function fileName(name: string, otherwise: string): string {
+export function fileName(name: string, otherwise: string): string {
   return (
     name
       .toLowerCase()

@@ -1,4 +1,4 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Part } from '@harbor-latch/core/circuit/index';
 import type { ConductorFacts } from '@harbor-latch/core/findings/index';
 import type { Battery } from '@harbor-latch/core/job/index';

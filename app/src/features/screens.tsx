@@ -4,9 +4,9 @@ import { lazily, type LazyScreen } from '../ui/lazily';
 
 /** Every page of the application, each loaded when it is first shown or while nothing else is to be done. */
 const Yard = lazily(() => import('./yard/YardScreen').then(({ YardScreen: screen }) => screen));
-const Boat = lazily(() => import('./boat/BoatScreen').then(({ BoatScreen: screen }) => screen));
-const Circuit = lazily(() => import('./circuit/CircuitScreen').then(({ CircuitScreen: screen }) => screen));
-const Versions = lazily(() => import('./boat/VersionsScreen').then(({ VersionsScreen: screen }) => screen));
+const Boat = lazily(() => import('./boatPages').then(({ BoatScreen: screen }) => screen));
+const Circuit = lazily(() => import('./boatPages').then(({ CircuitScreen: screen }) => screen));
+const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: screen }) => screen));
 const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 

@@ -3,11 +3,14 @@ import { act, useSyncExternalStore, type ReactElement, type ReactNode } from 're
 import { createRoot, type Root } from 'react-dom/client';
 import { PaperProvider } from 'react-native-paper';
 import type { StoredBoat } from '../data/api';
+import { AssessmentsContext } from '../data/assessment';
+import { Assessments } from '../data/Assessments';
 import { DraftsContext } from '../data/boats';
 import type { Draft } from '../data/draft';
 import { DraftStore } from '../data/DraftStore';
 import { SettingsContext, type Settings } from '../data/settings';
 import { lightTheme } from '../ui/theme';
+import { AssessWork } from '../workers/assessWork';
 
 // React’s test rendering is told that it is one.
 Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
@@ -59,10 +62,26 @@ const settings: Settings = {
   textSize: 'usual',
 };
 
+/** A copy as it comes from a worker. */
+function copied<T>(plain: T): T {
+  return JSON.parse(JSON.stringify(plain)) as T;
+}
+
+/** Assessments made at once, and told as a worker would: as copies, a little later. */
+export function assessmentsAtOnce(): Assessments {
+  const work = new AssessWork();
+  return new Assessments({
+    assess: async (...asked) => copied(work.assess(...asked)),
+    fixes: async (...asked) => copied(work.fixes(...asked)),
+    alternatives: async (...asked) => copied(work.alternatives(...asked)),
+  });
+}
+
 /** Something shown in the browser's document, with what a person can do to it. */
 export class Page {
   private readonly host = document.body.appendChild(document.createElement('div'));
   private readonly root: Root = createRoot(this.host);
+  private readonly assessments = assessmentsAtOnce();
 
   constructor(readonly store: DraftStore) {}
 
@@ -71,14 +90,27 @@ export class Page {
       this.root.render(
         <SettingsContext.Provider value={{ settings: { ...settings, ...part }, change: () => undefined }}>
           <DraftsContext.Provider value={this.store}>
-            <PaperProvider theme={lightTheme} settings={{ icon: () => null }}>
-              <Live store={this.store} content={content} />
-            </PaperProvider>
+            <AssessmentsContext.Provider value={this.assessments}>
+              <PaperProvider theme={lightTheme} settings={{ icon: () => null }}>
+                <Live store={this.store} content={content} />
+              </PaperProvider>
+            </AssessmentsContext.Provider>
           </DraftsContext.Provider>
         </SettingsContext.Provider>,
       ),
     );
     return this;
+  }
+
+  /** Waits until what is worked out beside the page has come. */
+  async settle(): Promise<this> {
+    await act(async () => new Promise((resolve) => setTimeout(resolve, 5)));
+    return this;
+  }
+
+  private async doing(what: () => void): Promise<void> {
+    await act(async () => what());
+    await this.settle();
   }
 
   get text(): string {
@@ -112,7 +144,7 @@ export class Page {
   }
 
   async press(label: string): Promise<void> {
-    await act(async () => this.labelled(label).click());
+    await this.doing(() => this.labelled(label).click());
   }
 
   /** Presses the button that reads so. */
@@ -121,7 +153,7 @@ export class Page {
       (one) => one.textContent === text,
     );
     if (!found) throw new Error(`No button reads "${text}".`);
-    await act(async () => found.click());
+    await this.doing(() => found.click());
   }
 
   /** Takes one of a few choices that stand side by side. */
@@ -135,21 +167,21 @@ export class Page {
   async unfold(title: string): Promise<void> {
     const found = this.host.querySelector<HTMLElement>(`[aria-expanded="false"][aria-label^="${title}"]`);
     if (!found) throw new Error(`Nothing is folded under "${title}".`);
-    await act(async () => found.click());
+    await this.doing(() => found.click());
   }
 
   /** Presses what is labelled so inside something. */
   async pressIn(inside: HTMLElement, label: string): Promise<void> {
     const found = inside.querySelector<HTMLElement>(`[aria-label="${label}"]`);
     if (!found) throw new Error(`Nothing in it is labelled "${label}".`);
-    await act(async () => found.click());
+    await this.doing(() => found.click());
   }
 
   async fill(label: string, text: string): Promise<void> {
     const input = this.labelled(label);
     if (!(input instanceof HTMLInputElement)) throw new Error(`"${label}" is no field.`);
     const { set } = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value') ?? {};
-    await act(async () => {
+    await this.doing(() => {
       set?.call(input, text);
       input.dispatchEvent(new Event('input', { bubbles: true }));
     });
@@ -157,7 +189,7 @@ export class Page {
 
   /** Changes the boat from elsewhere than the page. */
   async replace(job: Job): Promise<void> {
-    await act(async () => this.store.replace(boatId, job));
+    await this.doing(() => this.store.replace(boatId, job));
   }
 
   close(): void {

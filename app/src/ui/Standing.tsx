@@ -1,4 +1,4 @@
-import type { Standing } from '@harbor-latch/core/assess/index';
+import type { Standing } from '@harbor-latch/core/assess/standing';
 import { View } from 'react-native';
 import { Icon, type IconName } from './Icon';
 import type { Palette } from './palette';

@@ -1,7 +1,10 @@
-import { assess, plainFinding } from '@harbor-latch/core/assess/index';
+import { assess } from '@harbor-latch/core/assess/index';
 import {
+  hoseChoices,
+  type HoseChoice,
   ingressOf,
   lastingFindings,
+  type RunFinding,
   type RunFault,
   type RunReport,
   runWell,
@@ -12,7 +15,6 @@ import {
   throwDays,
   wellRuns,
 } from '@harbor-latch/core/runs/index';
-import type { Finding } from '@harbor-latch/core/findings/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
@@ -21,7 +23,7 @@ export type OnPart = (done: number, of: number) => void;
 
 export interface WellRuns {
   readonly reports: readonly RunReport[];
-  readonly findings: readonly Finding[];
+  readonly findings: readonly RunFinding[];
 }
 
 export interface CycleQuestion {
@@ -44,9 +46,13 @@ export const waterWork = {
       reports.push(report);
       onPart(reports.length, total);
     }
-    const findings = lastingFindings(job, wellId, reports, units);
-    // A fix is tried when it is first read; it goes over to the page as plain data.
-    return { reports, findings: findings.map(plainFinding) };
+    return { reports, findings: lastingFindings(job, wellId, reports, units) };
+  },
+
+  /** Other hoses and cables beside a circuit as it is. */
+  hoses(job: Job, circuitId: string, units: UnitSystem): readonly HoseChoice[] {
+    const circuit = job.circuits.find(({ id }) => id === circuitId);
+    return circuit ? hoseChoices(job, circuit, units) : [];
   },
 
   /** One run with its trace. */

@@ -6,14 +6,14 @@ import {
   type Finding,
   type Fix,
   type Judgement,
-  type WaterFacts,
 } from '../findings';
-import type { Battery, Circuit, Job } from '../job';
+import type { Circuit, Job } from '../job';
 import { schemeOf } from '../schemes';
 import { type Alternative, SizingMemory } from '../sizing';
 import type { UnitSystem } from '../units';
 import { judgeAlarm, type JudgedAlarm } from './alarm';
 import type { AssessedCircuit, Assessment } from './assessed';
+import { batteryOf } from './batteryOf';
 import { boatFactsBy } from './boatFacts';
 import { boatJudgementsOf, tryBoatFix } from './boatFindings';
 import { isSurveyed, judgePump, type JudgedPump } from './judge';
@@ -32,6 +32,8 @@ interface Known {
   readonly around: Surroundings;
   /** States of the circuit that were tried, by what they are. */
   readonly tried: Map<string, Judged | null>;
+  /** The same with what was found of its battery and boat, by what that was. */
+  readonly beside: Map<string, AssessedCircuit>;
 }
 
 /** So many judged circuits are remembered. */
@@ -40,7 +42,8 @@ const KNOWN_AT_MOST = 64;
 /**
  * Assesses jobs, and remembers the circuits that it judged: of a job that was
  * changed, only the changed circuit and those that hang on it are judged again.
- * What it answers depends on nothing that it remembers.
+ * What it answers depends on nothing that it remembers; of what did not change it gives the
+ * same object again.
  */
 export class Assessor {
   private readonly known = new Map<string, Known>();
@@ -56,15 +59,7 @@ export class Assessor {
     const beside = boatJudgementsOf({ job, circuits }, this.units, this.memory);
     const of = (id: string | null) =>
       beside.filter(({ besideId }) => besideId === id).map(({ judgement }) => asFinding(judgement));
-    return {
-      circuits: circuits.map((one) => {
-        const more = one.status === 'incomplete' ? [] : of(one.circuit.id);
-        return one.status === 'incomplete' || more.length === 0
-          ? one
-          : { ...one, findings: [...one.findings, ...more].sort(worstFirst) };
-      }),
-      findings: of(null),
-    };
+    return { circuits: known.map((one) => withFindings(one, of(one.assessed.circuit.id))), findings: of(null) };
   }
 
   /**
@@ -93,12 +88,6 @@ export class Assessor {
   alternativesOf(job: Job, circuitId: string): readonly Alternative[] {
     const judged = this.knownOf(job).find(({ assessed }) => assessed.circuit.id === circuitId)?.judged;
     return judged && 'alternatives' in judged ? judged.alternatives() : [];
-  }
-
-  /** The circuit's water with another place, float or hose; null where it has none. */
-  waterAs(job: Job, changed: Circuit): WaterFacts | null {
-    const judged = this.knownOf(job).find(({ assessed }) => assessed.circuit.id === changed.id)?.judged;
-    return judged?.waterAs(changed) ?? null;
   }
 
   private circuitFix(
@@ -191,6 +180,17 @@ export class Assessor {
   }
 }
 
+/** What is told of a circuit, with what is found of its battery and boat among it; the same object for the same. */
+function withFindings({ assessed, beside }: Known, more: readonly Finding[]): AssessedCircuit {
+  if (assessed.status === 'incomplete' || more.length === 0) return assessed;
+  const key = JSON.stringify(more);
+  const known = beside.get(key);
+  if (known) return known;
+  const whole = { ...assessed, findings: [...assessed.findings, ...more].sort(worstFirst) };
+  beside.set(key, whole);
+  return whole;
+}
+
 function worstFirst(one: Finding, other: Finding): number {
   return severityRank(one.severity) - severityRank(other.severity);
 }
@@ -226,6 +226,7 @@ function judgedCircuit(own: Circuit, merged: Circuit, around: Surroundings, memo
     judged,
     around,
     tried: new Map(),
+    beside: new Map(),
   };
 }
 
@@ -249,11 +250,4 @@ function onlyChoicesDiffer(one: Circuit, other: Circuit): boolean {
   const { choices: _other, ...wouldBe } = other;
   const after = new Map<string, unknown>(Object.entries(wouldBe));
   return Object.entries(wiredAs).every(([key, value]) => after.get(key) === value);
-}
-
-/** The battery a circuit is fed from. @throws RangeError for an id the job does not hold; a read job always holds it. */
-export function batteryOf(job: Job, circuit: Circuit): Battery {
-  const battery = job.batteries.find((candidate) => candidate.id === circuit.batteryId);
-  if (!battery) throw new RangeError(`No battery has the id "${circuit.batteryId}".`);
-  return battery;
 }

@@ -1,4 +1,5 @@
-import { assess, standingOf, worstStanding } from './assess';
+import { assess } from './assess';
+import { standingOf, worstStanding } from './standing';
 import { jobOf, sized } from './assess.fixture';
 import { conductorWorking, protectionReasons } from '../explain';
 import { assessReport } from './report';

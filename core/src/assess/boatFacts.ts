@@ -1,17 +1,11 @@
 import { keptPartA, motorAt, SolverMemory } from '../circuit';
 import type { BatteryCircuit, BatteryFacts, BoatFacts, SteadyWayIn } from '../findings';
 import type { Battery, IngressSource, Job } from '../job';
-import {
-  batteryChemistry,
-  defaults,
-  internalResistanceOhm,
-  ourRules,
-  protectionFamilies,
-  restingEmfV,
-} from '../reference';
+import { batteryChemistry, defaults, internalResistanceOhm, protectionFamilies, restingEmfV } from '../reference';
 import { schemeOf } from '../schemes';
 import type { UnitSystem } from '../units';
 import type { AssessedCircuit, AssessedPump } from './assessed';
+import { leftAloneDaysOf } from './leftAloneDays';
 import { solveIn, withSupply } from '../sizing';
 
 /** What a battery feels of a circuit with a pump. */
@@ -53,12 +47,6 @@ export function boatFactsBy(
     waysIn: waysInOf(job),
     firstCircuit: job.circuits[0]?.id ?? null,
   };
-}
-
-/** The longest a boat is left alone, days: as surveyed, else by where she is kept. */
-export function leftAloneDaysOf({ boat }: Pick<Job, 'boat'>): number {
-  const assumed = boat.kept === 'ashore' ? ourRules.leftAloneAshoreDays : ourRules.leftAloneAfloatDays;
-  return boat.leftAloneDays ?? assumed.value;
 }
 
 /** The battery's EMF at rest, V, and its internal resistance, Ω, as surveyed. */

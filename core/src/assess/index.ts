@@ -1,8 +1,11 @@
 export * from './assess';
 export * from './assessed';
-export { Assessor, batteryOf } from './Assessor';
-export { leftAloneDaysOf } from './boatFacts';
+export { Assessor } from './Assessor';
+export { batteryOf } from './batteryOf';
+export { leftAloneDaysOf } from './leftAloneDays';
 export * from './needs';
+export { movedWater } from './movedWater';
 export * from './report';
+export * from './standing';
 export { asFinding } from './tryFix';
 export { withIdea } from './withIdea';

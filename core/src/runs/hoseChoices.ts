@@ -3,7 +3,7 @@ import type { UnitSystem } from '../units';
 import type { Circuit, Job } from '../job';
 import { conductorSizes, defaults } from '../reference';
 import { assess } from '../assess';
-import { waterOf } from './wellRun';
+import { waterOf } from './circuitsOf';
 
 /** A change to hose or cable, and what the pump then moves. */
 export interface HoseChoice {

@@ -3,4 +3,5 @@ export * from './lasting';
 export { runNeeds, type RunNeed } from './runNeeds';
 export * from './sensitivity';
 export * from './waterReport';
-export { circuitsOf, runWell, simQuestionOf, waterOf, type RunFault, type WellRunQuestion } from './wellRun';
+export { circuitsOf, ingressOf, waterOf } from './circuitsOf';
+export { runWell, simQuestionOf, type RunFault, type WellRunQuestion } from './wellRun';

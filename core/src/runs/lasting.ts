@@ -13,7 +13,7 @@ import type { IngressSurvey, Job } from '../job';
 import type { UnitSystem } from '../units';
 import { posesOf } from '../water';
 import { runReport, type RunReport, type Verdict } from './waterReport';
-import { circuitsOf } from './wellRun';
+import { circuitsOf } from './circuitsOf';
 
 /** What long runs say, with the fix that lasts where there is one. */
 export interface RunFinding extends Finding {

@@ -1,8 +1,9 @@
-import { typicalCurve, type FixIdea } from '../findings';
+import type { FixIdea } from '../findings';
+import { typicalCurve } from '../findings/flow';
 import { typicalHose } from '../water';
 import type { Job } from '../job';
-import type { AssessedCircuit } from '../assess';
-import { circuitsOf } from './wellRun';
+import type { AssessedCircuit } from '../assess/assessed';
+import { circuitsOf } from './circuitsOf';
 
 /** What must be known of a pump before a run of its well can be shown, and what is typical until it is. */
 export interface RunNeed {

@@ -1,10 +1,11 @@
-import type { IngressSurvey, Job } from '../job';
+import type { Job } from '../job';
 import { batteryChemistry, defaults, ourRules } from '../reference';
 import { schemeOf } from '../schemes';
 import { posesOf, type BatteryRun, type PumpRun, type WaterRun } from '../water';
 import { assess, type AssessedCircuit } from '../assess';
 import { runNeeds } from './runNeeds';
-import { circuitsOf, runWell, waterOf, type WellRunQuestion } from './wellRun';
+import { circuitsOf, ingressOf, waterOf } from './circuitsOf';
+import { runWell, type WellRunQuestion } from './wellRun';
 
 /** What a run shows that is not as it should be. */
 export type Verdict =
@@ -73,11 +74,6 @@ export function waterReport(
       ),
     ),
   };
-}
-
-/** The ways in which a well takes in water. */
-export function ingressOf({ ingress = [] }: Job, wellId: string): IngressSurvey[] {
-  return ingress.filter((one) => one.wellId === undefined || one.wellId === wellId);
 }
 
 function windowReport(one: AssessedCircuit) {

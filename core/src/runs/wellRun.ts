@@ -23,6 +23,7 @@ import {
   type SwitchTurn,
 } from '../water';
 import type { AssessedCircuit } from '../assess';
+import { circuitsOf, waterOf } from './circuitsOf';
 import { driveOf } from './drive';
 
 export type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
@@ -48,12 +49,6 @@ export interface WellRunQuestion {
   readonly turns?: Readonly<Record<string, readonly SwitchTurn[]>>;
   /** Share of full at which batteries begin. Default full. */
   readonly startCharge?: number;
-}
-
-/** The circuits of a well whose water is surveyed, those that pump first before the rest. */
-export function circuitsOf(assessed: readonly AssessedCircuit[], wellId: string): AssessedCircuit[] {
-  const rank = (one: AssessedCircuit) => ['primary', 'backup', 'alarm'].indexOf(schemeOf(one.circuit).duty);
-  return assessed.filter(({ circuit }) => circuit.water?.wellId === wellId).sort((a, b) => rank(a) - rank(b));
 }
 
 /** Whether hose and curve of every pump of the well are known. */
@@ -121,10 +116,6 @@ function topOf(
 export function runWell(question: WellRunQuestion): WaterRun | null {
   const asked = simQuestionOf(question);
   return asked && simulate(asked);
-}
-
-export function waterOf(assessed: AssessedCircuit): WaterFacts | null {
-  return assessed.status === 'incomplete' ? null : assessed.facts.water;
 }
 
 function pumpOf(

@@ -1,3 +1,4 @@
+export * from './keys';
 export * from './outline';
 export * from './plan';
 export * from './planCircuit';

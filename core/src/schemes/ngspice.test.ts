@@ -13,7 +13,7 @@ import {
   type Setting,
 } from '../circuit';
 import { ngspiceAlone, ngspicePoints, type NodeVolts } from '../../testing/ngspice.fixture';
-import { schemeKeys } from './registry';
+import { schemeKeys } from './keys';
 import { plainNetlist, planFor, surveyedCircuit } from './schemes.fixture';
 
 /** Every scheme as it is mostly built, and with all that can be added. */

@@ -1,5 +1,6 @@
 import { backupAlarm } from './backupAlarm';
 import { hotAuto } from './hotAuto';
+import { schemeKeys } from './keys';
 import { plainSwitch } from './plainSwitch';
 import type { Scheme } from './plan';
 import { probeSensor } from './probeSensor';
@@ -10,8 +11,8 @@ import { threeWayFloat } from './threeWayFloat';
 import { threeWayIntegral } from './threeWayIntegral';
 import { throughFloat } from './throughFloat';
 
-/** Every wiring scheme by its key in the job file; a new one is a file beside these and a line here. */
-export const schemes: Readonly<Record<string, Scheme>> = {
+/** Every wiring scheme by its key in the job file; a new one is a file beside these, its key, and a line here. */
+const schemes: Readonly<Record<(typeof schemeKeys)[number], Scheme>> = {
   'three-way-float': threeWayFloat,
   'three-way-integral': threeWayIntegral,
   'plain-switch': plainSwitch,
@@ -24,11 +25,9 @@ export const schemes: Readonly<Record<string, Scheme>> = {
   'standalone-alarm': standaloneAlarm,
 };
 
-export const schemeKeys: readonly string[] = Object.keys(schemes);
-
 /** The scheme of a circuit. @throws RangeError for a key that is none; a read job holds only known ones. */
 export function schemeOf({ scheme }: { readonly scheme: string }): Scheme {
-  const known = schemes[scheme];
-  if (!known) throw new RangeError(`There is no scheme “${scheme}”.`);
-  return known;
+  const key = schemeKeys.find((one) => one === scheme);
+  if (key === undefined) throw new RangeError(`There is no scheme “${scheme}”.`);
+  return schemes[key];
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import type { Netlist } from '../circuit';
 import { newCircuit, type Battery, type Circuit } from '../job';
 import { netlistOf, type Plan, type SurveyedCircuit } from './plan';
-import { schemeKeys, schemeOf } from './registry';
+import { schemeKeys } from './keys';
+import { schemeOf } from './registry';
 
 export const houseBattery: Battery = { id: 'house', name: 'House' };
 const measuredLegs = {

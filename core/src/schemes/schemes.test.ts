@@ -4,7 +4,8 @@ import { everySetting, solve, terminalsOf, type Setting } from '../circuit';
 import { newCircuit } from '../job';
 import { outlinePlan } from './outline';
 import { hasPump } from './plan';
-import { schemeKeys, schemeOf } from './registry';
+import { schemeKeys } from './keys';
+import { schemeOf } from './registry';
 import { anyVariant, houseBattery, plainNetlist, planFor, surveyedCircuit } from './schemes.fixture';
 
 const settingWith = (position: 'off' | 'manual' | 'auto', float: 'up' | 'down'): Setting => ({

@@ -3,6 +3,7 @@ import { surveyedCircuit } from '../schemes/schemes.fixture';
 import { battery, end, inSeries, sound } from './netlists.fixture';
 import { otherPump, wired } from './question.fixture';
 import { runningSettings, withSupply } from './settings';
+import { SizingMemory } from './sizingMemory';
 
 describe('the settings in which a pump runs', () => {
   const running = (scheme: string, more: Parameters<typeof surveyedCircuit>[1] = {}) => {
@@ -111,11 +112,12 @@ describe('the settings in which a pump runs', () => {
   });
 
   it('are looked up by wiring, and told apart by what is inside a pump, by a part and by where a conductor ends', () => {
+    const memory = new SizingMemory();
     const { netlist, plan } = wired();
-    const known = runningSettings(netlist, plan.ids.pump);
-    expect(runningSettings(withSupply(netlist, 11), plan.ids.pump)).toBe(known);
+    const known = runningSettings(netlist, plan.ids.pump, memory);
+    expect(runningSettings(withSupply(netlist, 11), plan.ids.pump, memory)).toBe(known);
     const lit = wired(surveyedCircuit('three-way-float', { panel: { light: 'led' } }));
-    expect(runningSettings(lit.netlist, 'pump')).not.toBe(known);
+    expect(runningSettings(lit.netlist, 'pump', memory)).not.toBe(known);
     const inside = (sensing: 'float' | 'timer'): Netlist => ({
       ground: end('battery', 'minus'),
       parts: [battery, { ...sound, inside: { sensing, contactOhm: 0.01 } }],
@@ -124,14 +126,14 @@ describe('the settings in which a pump runs', () => {
         { id: 'back', from: end('pump', 'minus'), to: end('battery', 'minus'), ohm: 0.01 },
       ],
     });
-    expect(runningSettings(inside('float'), 'pump')).not.toBe(runningSettings(inside('timer'), 'pump'));
+    expect(runningSettings(inside('float'), 'pump', memory)).not.toBe(runningSettings(inside('timer'), 'pump', memory));
     const unwired = inside('float');
     const elsewhere = unwired.conductors.map((wire) =>
       wire.id === 'out' ? { ...wire, to: end('pump', 'plus') } : wire,
     );
-    expect(runningSettings({ ...unwired, conductors: elsewhere }, 'pump').map(({ floats }) => floats.pump)).toEqual([
-      'down',
-    ]);
+    expect(
+      runningSettings({ ...unwired, conductors: elsewhere }, 'pump', memory).map(({ floats }) => floats.pump),
+    ).toEqual(['down']);
   });
 
   it('add to the pump’s own those of others on the feed', () => {

@@ -1,4 +1,5 @@
-import { batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { TerminalRef } from '@harbor-latch/core/circuit/index';
 import type { Battery, Circuit, Job } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';

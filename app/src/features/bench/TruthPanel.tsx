@@ -5,7 +5,7 @@ import type { Plan } from '@harbor-latch/core/schemes/index';
 import { formatAmps } from '@harbor-latch/core/units/index';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { exportTable } from '../../data/files';
+import { exportTable } from '../../data/exportTable';
 import { printTable } from '../../data/print';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';

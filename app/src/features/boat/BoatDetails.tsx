@@ -1,4 +1,4 @@
-import { leftAloneDaysOf } from '@harbor-latch/core/assess/index';
+import { leftAloneDaysOf } from '@harbor-latch/core/assess/leftAloneDays';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';

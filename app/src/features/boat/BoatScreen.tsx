@@ -1,11 +1,14 @@
+import type { AssessedCircuit, Assessment } from '@harbor-latch/core/assess/assessed';
 import { newCircuit } from '@harbor-latch/core/job/index';
-import { conductorList } from '@harbor-latch/core/documents/index';
+import { conductorList } from '@harbor-latch/core/documents/conductorList';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { assessed as assessedOf, useBoat, useDrafts } from '../../data/boats';
+import { useAssessment } from '../../data/assessment';
+import { useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
-import { exportJob, exportTable } from '../../data/files';
+import { exportTable } from '../../data/exportTable';
+import { exportJob } from '../../data/files';
 import { choicesOfNew, useSettings } from '../../data/settings';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
@@ -28,12 +31,17 @@ export function BoatScreen() {
   return draft ? <Boat draft={draft} /> : <Absent yard={yard} what="boat" back="/" />;
 }
 
+/** Before the first answer. */
+const NOT_YET: Assessment = { circuits: [], findings: [] };
+
 function Boat({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const router = useRouter();
   const { settings } = useSettings();
   const [naming, setNaming] = useState(false);
   const { job } = draft;
+  const { known } = useAssessment(job);
+  const { circuits: assessed, findings } = known?.assessment ?? NOT_YET;
   const addCircuit = (name: string) => {
     const circuit = newCircuit(crypto.randomUUID(), name, 'three-way-float', job.batteries[0]?.id ?? '');
     drafts.replace(draft.id, {
@@ -68,11 +76,11 @@ function Boat({ draft }: { readonly draft: Draft }) {
       }
     >
       <SaveNotices draft={draft} />
-      <CircuitsCard draft={draft} />
-      <BoatFindings draft={draft} />
+      <CircuitsCard draft={draft} assessed={assessed} />
+      <BoatFindings draft={draft} findings={findings} />
       <WaterDetails draft={draft} />
       <BoatDetails draft={draft} />
-      <BoatActions draft={draft} />
+      <BoatActions draft={draft} assessed={assessed} />
       {naming ? (
         <NameDialog
           title="Add a circuit"
@@ -87,7 +95,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
 }
 
 /** What is done with a boat as a whole. */
-function BoatActions({ draft }: { readonly draft: Draft }) {
+function BoatActions({ draft, assessed }: { readonly draft: Draft; readonly assessed: readonly AssessedCircuit[] }) {
   const drafts = useDrafts();
   const router = useRouter();
   const say = useSay();
@@ -117,7 +125,7 @@ function BoatActions({ draft }: { readonly draft: Draft }) {
         mode="outlined"
         icon="file-delimited-outline"
         label="Export the conductor list"
-        onPress={() => exportTable(`${job.boat.name} conductors`, conductorList(assessedOf(job)))}
+        onPress={() => exportTable(`${job.boat.name} conductors`, conductorList(assessed))}
       >
         Conductor list
       </BigButton>

@@ -1,24 +1,30 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { withoutCircuit } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { assessed as assessedOf, useDrafts } from '../../data/boats';
+import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
-import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
 import { Empty } from '../../ui/Empty';
 import { PressRow } from '../../ui/PressRow';
 import { useSay } from '../../ui/Said';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
-import { CircuitLine } from '../yard/BoatCard';
+import { CircuitLine } from '../../ui/CircuitLine';
 
 /** The circuits of a boat, each with its worst finding; duplicated and removed here. */
-export function CircuitsCard({ draft }: { readonly draft: Draft }) {
+export function CircuitsCard({
+  draft,
+  assessed,
+}: {
+  readonly draft: Draft;
+  /** Those of its circuits that were assessed. */
+  readonly assessed: readonly AssessedCircuit[];
+}) {
   const drafts = useDrafts();
   const router = useRouter();
   const palette = usePalette();
   const say = useSay();
-  const units = useUnits();
   const { job } = draft;
   const undo = () => drafts.undo(draft.id);
   const duplicate = (id: string) => {
@@ -44,8 +50,8 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
   }
   return (
     <Card>
-      {assessedOf(job, units).map((assessed, index) => {
-        const { id, name } = assessed.circuit;
+      {job.circuits.map(({ id, name }, index) => {
+        const one = assessed.find(({ circuit }) => circuit.id === id);
         return (
           <View
             key={id}
@@ -60,7 +66,7 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
               role="link"
               label={`Circuit ${name}`}
               onPress={() =>
-                router.navigate(`/boat/${draft.id}/${id}/${assessed.status === 'incomplete' ? 'survey' : 'size'}`)
+                router.navigate(`/boat/${draft.id}/${id}/${one?.status === 'incomplete' ? 'survey' : 'size'}`)
               }
               style={{
                 flex: 1,
@@ -72,7 +78,7 @@ export function CircuitsCard({ draft }: { readonly draft: Draft }) {
                 alignItems: 'center',
               }}
             >
-              <CircuitLine circuit={assessed} />
+              <CircuitLine name={name} assessed={one} />
             </PressRow>
             <ToolButton icon="content-copy" label={`Duplicate circuit ${name}`} onPress={() => duplicate(id)} />
             <ToolButton icon="delete-outline" label={`Remove circuit ${name}`} onPress={() => remove(id, name)} />

@@ -1,11 +1,14 @@
-import { batteryOf, withIdea } from '@harbor-latch/core/assess/index';
-import type { Fix } from '@harbor-latch/core/findings/index';
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
+import { withIdea } from '@harbor-latch/core/assess/withIdea';
+import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { assessed as assessedOf, useBoat, useDrafts } from '../../data/boats';
+import { useAssessment } from '../../data/assessment';
+import { useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
+import { useCircuits } from '../../data/circuits';
 import { exportSvg } from '../../data/files';
 import { useUnits } from '../../data/settings';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
@@ -73,7 +76,9 @@ function Circuit({
   const kept = useKept(shown);
   const [steady, setSteady] = useState(draft);
   if (steady !== draft && !sameToStations(steady, draft)) setSteady(draft);
-  const all = assessedOf(draft.job, units);
+  const boat = useAssessment(draft.job);
+  const all = useCircuits(draft.job, boat);
+  const { current } = boat;
   const circuit = draft.job.circuits[index];
   const assessed = all[index];
   // The same for every station and every tap on one: those that nothing has changed for are not shown anew.
@@ -89,6 +94,7 @@ function Circuit({
       index,
       assessed,
       all,
+      current,
       wide,
       width,
       height,
@@ -99,7 +105,7 @@ function Circuit({
       onFix: (fix: Fix) => onJob(withIdea(job, fix), `Done: ${fix.label}`),
       onGo: go,
     };
-  }, [steady, index, assessed, all, wide, width, height, selected, drafts, say, go]);
+  }, [steady, index, assessed, all, current, wide, width, height, selected, drafts, say, go]);
   if (!circuit || !assessed || !at) return null;
   const undo = () => drafts.undo(draft.id);
   const drawingFile = () => {

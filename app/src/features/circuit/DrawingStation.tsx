@@ -1,4 +1,5 @@
-import { batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Draft } from '../../data/draft';

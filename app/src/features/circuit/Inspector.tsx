@@ -1,4 +1,4 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { formatAmps, formatOhms, formatQuantity, plainNumber, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';

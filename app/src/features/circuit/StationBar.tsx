@@ -1,4 +1,4 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { View } from 'react-native';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';

@@ -16,9 +16,13 @@ export const StationFrame = memo(function StationFrame({
   readonly entry: StationEntry;
   readonly at: AtStation;
 }) {
-  const { assessed, draft, wide, width, selected, onSelect, onGo } = at;
+  const { assessed, current, draft, wide, width, selected, onSelect, onGo } = at;
   const waits = entry.needsSized && assessed.status === 'incomplete';
-  const content = waits ? <NotYet assessed={assessed} onSurvey={() => onGo('survey')} /> : entry.show(at);
+  const content = (
+    <Marked old={!current && entry.key !== 'survey'}>
+      {waits ? <NotYet assessed={assessed} onSurvey={() => onGo('survey')} /> : entry.show(at)}
+    </Marked>
+  );
   if (entry.frame === 'own')
     return <View style={{ flex: 1, minHeight: 0, ...(waits ? { padding: 12 } : {}) }}>{content}</View>;
   if (!wide)
@@ -50,6 +54,16 @@ export const StationFrame = memo(function StationFrame({
     </View>
   );
 });
+
+/** Figures of before the last change are marked until the new ones have come; what takes but a moment does not flicker. */
+function Marked({ old, children }: { readonly old: boolean; readonly children: ReactNode }) {
+  const faded = { opacity: old ? 0.5 : 1, transition: old ? 'opacity 80ms 160ms' : 'none' } as object;
+  return (
+    <View aria-busy={old} style={[{ flexGrow: 1, flexShrink: 1, minHeight: 0, gap: 12 }, faded]}>
+      {children}
+    </View>
+  );
+}
 
 function Page({ narrow = false, children }: { readonly narrow?: boolean; readonly children: ReactNode }) {
   return narrow ? (

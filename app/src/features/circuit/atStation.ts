@@ -1,5 +1,5 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
-import type { Fix } from '@harbor-latch/core/findings/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import type { Draft } from '../../data/draft';
 
@@ -11,6 +11,8 @@ export interface AtStation {
   readonly index: number;
   readonly assessed: AssessedCircuit;
   readonly all: readonly AssessedCircuit[];
+  /** Whether what was assessed is the circuit as it now is; else the last answer stands until the new one has come. */
+  readonly current: boolean;
   readonly wide: boolean;
   readonly width: number;
   readonly height: number;

@@ -1,5 +1,6 @@
-import { standingOf, type AssessedCircuit, type Standing } from '@harbor-latch/core/assess/index';
-import { worstSeverity } from '@harbor-latch/core/findings/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { standingOf, type Standing } from '@harbor-latch/core/assess/standing';
+import { worstSeverity } from '@harbor-latch/core/findings/finding';
 import type { ReactNode } from 'react';
 import type { IconName } from '../../ui/Icon';
 import { BenchStation } from '../bench/BenchStation';
@@ -49,8 +50,9 @@ export const stations: readonly StationEntry[] = [
       const standing = standingOf(assessed);
       return standing === 'stop' || standing === 'caution' ? standing : null;
     },
-    show: ({ assessed, selected, onSelect, onCircuit, onFix, onGo }) => (
+    show: ({ draft, assessed, selected, onSelect, onCircuit, onFix, onGo }) => (
       <SizeStation
+        job={draft.job}
         assessed={assessed}
         selected={selected}
         onSelect={onSelect}

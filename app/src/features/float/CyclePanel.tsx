@@ -1,4 +1,6 @@
-import { ingressOf, type RunFault } from '@harbor-latch/core/runs/index';
+import { ingressOf } from '@harbor-latch/core/runs/circuitsOf';
+import type { RunFault } from '@harbor-latch/core/runs/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { batteryChemistry } from '@harbor-latch/core/reference/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
@@ -7,7 +9,6 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { useWaterTask } from '../../data/waterWorker';
-import { assessed as assessedOf } from '../../data/boats';
 import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
@@ -49,6 +50,7 @@ const faults: readonly { readonly value: RunFault | 'none'; readonly label: stri
 /** A run of the well played: water rises, float lifts, pump starts, water leaves. */
 export function CyclePanel({
   job,
+  all,
   wellId,
   poseId,
   width,
@@ -56,6 +58,7 @@ export function CyclePanel({
   onCircuit,
 }: {
   readonly job: Job;
+  readonly all: readonly AssessedCircuit[];
   readonly wellId: string;
   readonly poseId: string;
   readonly width: number;
@@ -66,7 +69,7 @@ export function CyclePanel({
   const [ingressId, setIngressId] = useState<string>(ways[0]?.id ?? '');
   const [hours, setHours] = useState<string>('6');
   const [fault, setFault] = useState<RunFault | 'none'>('none');
-  const first = piecesOf(assessedOf(job), wellId).find(({ what }) => what === 'pump')?.circuit.id;
+  const first = piecesOf(all, wellId).find(({ what }) => what === 'pump')?.circuit.id;
   const planted = fault === 'none' || first === undefined ? {} : { [first]: fault };
   const ingress = ways.find(({ id }) => id === ingressId) ?? ways[0];
   const key = ingress ? JSON.stringify(['cycle', job, wellId, poseId, ingress.id, hours, fault]) : null;
@@ -91,10 +94,19 @@ export function CyclePanel({
   const run = task.state.kind === 'done' ? task.state.result : null;
   return (
     <View style={{ gap: 12 }}>
-      <RunNeeds job={job} wellId={wellId} onCircuit={onCircuit} />
+      <RunNeeds job={job} all={all} wellId={wellId} onCircuit={onCircuit} />
       <Progress task={task} what="The run" />
       {run && run.trace.length > 0 ? (
-        <Played key={key} job={job} wellId={wellId} poseId={poseId} run={run} width={width} onMoment={onMoment} />
+        <Played
+          key={key}
+          job={job}
+          all={all}
+          wellId={wellId}
+          poseId={poseId}
+          run={run}
+          width={width}
+          onMoment={onMoment}
+        />
       ) : null}
       <Labelled label="Water comes in by">
         <ChoiceRow
@@ -116,6 +128,7 @@ export function CyclePanel({
 
 function Played({
   job,
+  all,
   wellId,
   poseId,
   run,
@@ -123,6 +136,7 @@ function Played({
   onMoment,
 }: {
   readonly job: Job;
+  readonly all: readonly AssessedCircuit[];
   readonly wellId: string;
   readonly poseId: string;
   readonly run: WaterRun;
@@ -163,7 +177,7 @@ function Played({
   const [battery] = run.batteries;
   const kind = job.batteries.find(({ id }) => id === battery?.id)?.chemistry ?? 'lead-acid';
   const pose = posesOf(job).find(({ id }) => id === poseId);
-  const limitM = limitOf(job, wellId, poseId);
+  const limitM = limitOf(all, wellId, poseId);
   const volume = (m3: number) => formatVolume(1000 * m3, units);
   return (
     <View style={{ gap: 10 }}>
@@ -211,8 +225,8 @@ function levelAt({ fromS, toS, endM }: WaterRun['trace'][number], beforeM: numbe
   return beforeM === undefined ? endM : beforeM + share * (endM - beforeM);
 }
 
-function limitOf(job: Job, wellId: string, poseId: string): number | null {
-  const one = assessedOf(job).find((assessed) => assessed.circuit.water?.wellId === wellId);
+function limitOf(all: readonly AssessedCircuit[], wellId: string, poseId: string): number | null {
+  const one = all.find((assessed) => assessed.circuit.water?.wellId === wellId);
   if (!one || one.status === 'incomplete') return null;
   return one.facts.water?.poses.find(({ pose }) => pose.id === poseId)?.limit?.levelM ?? null;
 }

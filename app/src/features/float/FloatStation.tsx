@@ -1,4 +1,4 @@
-import { waterOf } from '@harbor-latch/core/runs/index';
+import { waterOf } from '@harbor-latch/core/runs/circuitsOf';
 import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -53,7 +53,8 @@ function InWell(props: FloatStationProps) {
   const piece = pieces.find(({ id }) => id === chosen) ?? pieces[0];
   const subject = all.find((one) => one.circuit.id === piece?.circuit.id) ?? assessed;
   const settled = waterOf(subject) ?? waterOf(assessed);
-  const water = settled && piece && moving?.id === piece.id ? whileMoved(settled, piece, piece.place) : settled;
+  const held = piece && moving?.id === piece.id ? whileMoved(job, subject, piece, piece.place) : null;
+  const water = held ?? settled;
   if (!water) return null;
   const slopes = slopesOf(pose);
   const atPump = (heightM: number) => heightM - (piece ? riseAt(slopes, piece.place) : 0);
@@ -150,6 +151,7 @@ function InWell(props: FloatStationProps) {
       {tool === 'cycle' ? (
         <CyclePanel
           job={job}
+          all={all}
           wellId={wellId}
           poseId={pose.id}
           width={beside ? 450 : width - 24}
@@ -157,7 +159,7 @@ function InWell(props: FloatStationProps) {
           onCircuit={onCircuit}
         />
       ) : null}
-      {tool === 'runs' ? <RunsPanel job={job} wellId={wellId} onCircuit={onCircuit} /> : null}
+      {tool === 'runs' ? <RunsPanel job={job} all={all} wellId={wellId} onCircuit={onCircuit} /> : null}
       {tool === 'hose' ? <HosePanel {...props} width={beside ? 450 : width - 24} /> : null}
     </View>
   );

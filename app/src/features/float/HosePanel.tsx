@@ -1,11 +1,14 @@
+import type { Job } from '@harbor-latch/core/job/index';
 import { hoseWorking } from '@harbor-latch/core/explain/index';
-import { hoseChoices, waterOf } from '@harbor-latch/core/runs/index';
-import { hoseBoresM } from '@harbor-latch/core/findings/index';
+import { waterOf } from '@harbor-latch/core/runs/circuitsOf';
+import type { HoseChoice } from '@harbor-latch/core/runs/index';
+import { hoseBoresM } from '@harbor-latch/core/findings/waterFixes';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
-import { useMemo } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
+import { useWaterTask } from '../../data/waterWorker';
 import { BigButton } from '../../ui/BigButton';
 import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/theme';
@@ -26,7 +29,7 @@ export function HosePanel({
   const { job } = draft;
   const index = job.circuits.findIndex(({ id }) => id === assessed.circuit.id);
   const water = waterOf(assessed);
-  const choices = useMemo(() => hoseChoices(job, assessed.circuit, units), [job, assessed.circuit, units]);
+  const choices = useHoseChoices(job, assessed.circuit.id);
   if (assessed.status !== 'sized' || !water) {
     return <Words muted>This circuit has no pump, so no hose.</Words>;
   }
@@ -99,16 +102,26 @@ export function HosePanel({
   );
 }
 
+/** Other hoses and cables beside the circuit as it is: the last that were worked out, until those of the job as it is have come. */
+function useHoseChoices(job: Job, circuitId: string): readonly HoseChoice[] {
+  const units = useUnits();
+  const [last, setLast] = useState<readonly HoseChoice[]>([]);
+  const key = JSON.stringify(['hoses', job, circuitId, units]);
+  const { state } = useWaterTask<readonly HoseChoice[]>(key, (work) => work.hoses(job, circuitId, units));
+  if (state.kind === 'done' && state.result !== last) setLast(state.result);
+  return state.kind === 'done' ? state.result : last;
+}
+
 function ChoiceTable({
   choices,
   flow,
   head,
   onTake,
 }: {
-  readonly choices: ReturnType<typeof hoseChoices>;
+  readonly choices: readonly HoseChoice[];
   readonly flow: (lPerH: number) => string;
   readonly head: (metres: number) => string;
-  readonly onTake: (label: string, circuit: ReturnType<typeof hoseChoices>[number]['circuit']) => void;
+  readonly onTake: (label: string, circuit: HoseChoice['circuit']) => void;
 }) {
   const palette = usePalette();
   const rated = (one: (typeof choices)[number], volts: number) => one.flows.find(({ supplyV }) => supplyV === volts);

@@ -1,15 +1,17 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
-import type { Finding, WaterFacts } from '@harbor-latch/core/findings/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { Fix } from '@harbor-latch/core/findings/finding';
+import type { WaterFacts } from '@harbor-latch/core/findings/waterFacts';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
+import { useFixes } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { Card } from '../../ui/Card';
-import { FindingCard } from '../size/FindingCard';
+import { FindingCard } from '../../ui/FindingCard';
 import { BoatForm } from '../survey/BoatForm';
 import { ChoiceField } from '../survey/ChoiceField';
 import { More } from '../survey/More';
@@ -46,9 +48,8 @@ export function PlacePanel({
   const piece = pieces.find(({ id }) => id === chosen);
   const index = draft.job.circuits.findIndex(({ id }) => id === piece?.circuit.id);
   const findings = (subject.status === 'incomplete' ? [] : subject.findings).filter(({ topic }) => topic === 'water');
-  const fix = ({ fix: found }: Finding) => {
-    if (found) onCircuit(found.circuit, `Done: ${found.label}`);
-  };
+  const fixes = useFixes(draft.job, subject.circuit.id, findings);
+  const onFix = (fix: Fix) => onCircuit(fix.circuit, `Done: ${fix.label}`);
   const millimetres = (metres: number) => formatQuantity(metres, 'shortLength', units);
   return (
     <View style={{ gap: 12 }}>
@@ -65,7 +66,7 @@ export function PlacePanel({
       {findings
         .filter(({ severity }) => severity !== 'note')
         .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
         ))}
       {piece?.what === 'float' && water.window ? (
         <View role="status" aria-live="polite" style={{ gap: 2 }}>
@@ -98,7 +99,7 @@ export function PlacePanel({
       {findings
         .filter(({ severity }) => severity === 'note')
         .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
         ))}
     </View>
   );

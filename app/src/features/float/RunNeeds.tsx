@@ -1,6 +1,6 @@
-import { runNeeds } from '@harbor-latch/core/runs/index';
+import { runNeeds } from '@harbor-latch/core/runs/runNeeds';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
-import { assessed as assessedOf } from '../../data/boats';
 import { BigButton } from '../../ui/BigButton';
 import { Notice } from '../../ui/Notice';
 
@@ -12,16 +12,18 @@ const lacking = {
 /** What must be known before a run of a well can be shown, each with what is typical in one tap; nothing where all is. */
 export function RunNeeds({
   job,
+  all,
   wellId,
   onCircuit,
 }: {
   readonly job: Job;
+  readonly all: readonly AssessedCircuit[];
   readonly wellId: string;
   readonly onCircuit: (circuit: Circuit, said: string) => void;
 }) {
   return (
     <>
-      {runNeeds(job, assessedOf(job), wellId).map(({ circuitId, name, lacks, typical: [typical] }) => (
+      {runNeeds(job, all, wellId).map(({ circuitId, name, lacks, typical: [typical] }) => (
         <Notice
           key={circuitId}
           tone="caution"

@@ -1,5 +1,7 @@
-import { ingressOf, type RunReport, type Spread } from '@harbor-latch/core/runs/index';
-import type { Finding } from '@harbor-latch/core/findings/index';
+import { ingressOf } from '@harbor-latch/core/runs/circuitsOf';
+import type { RunReport, Spread } from '@harbor-latch/core/runs/index';
+import type { Fix } from '@harbor-latch/core/findings/finding';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Circuit, CircuitWater, Job } from '@harbor-latch/core/job/index';
 import { posesOf } from '@harbor-latch/core/water/index';
 import { formatQuantity, formatVolume } from '@harbor-latch/core/units/index';
@@ -17,7 +19,7 @@ import { PressRow } from '../../ui/PressRow';
 import { standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { FindingCard } from '../size/FindingCard';
+import { FindingCard } from '../../ui/FindingCard';
 import { Labelled } from './Labelled';
 import { Progress } from './Progress';
 import { RunNeeds } from './RunNeeds';
@@ -42,10 +44,12 @@ const keptByWell = new Map<string, Kept>();
 /** Every pose with every way of taking in water: what the pump does, how long the battery lasts, when the limit is reached. */
 export function RunsPanel({
   job,
+  all,
   wellId,
   onCircuit,
 }: {
   readonly job: Job;
+  readonly all: readonly AssessedCircuit[];
   readonly wellId: string;
   readonly onCircuit: (circuit: Circuit, said: string) => void;
 }) {
@@ -64,9 +68,7 @@ export function RunsPanel({
     );
   }
   const result = task.state.kind === 'done' ? task.state.result : null;
-  const fix = ({ fix: found }: Finding) => {
-    if (found) onCircuit(found.circuit, `Done: ${found.label}`);
-  };
+  const onFix = (fix: Fix) => onCircuit(fix.circuit, `Done: ${fix.label}`);
   const kept = keptByWell.get(wellId);
   const keep = () => {
     if (!result) return;
@@ -82,10 +84,10 @@ export function RunsPanel({
       <Labelled label="Each run lasts">
         <ChoiceRow label="Each run lasts" value={hours} choices={[...spans]} onChoose={setHours} />
       </Labelled>
-      <RunNeeds job={job} wellId={wellId} onCircuit={onCircuit} />
+      <RunNeeds job={job} all={all} wellId={wellId} onCircuit={onCircuit} />
       <Progress task={task} what="Runs" />
       {result?.findings.map((finding) => (
-        <FindingCard key={finding.id} finding={finding} onFix={fix} />
+        <FindingCard key={finding.id} finding={finding} fix={finding.fix} onFix={onFix} />
       ))}
       {result
         ? ways.map((way) => (

@@ -1,4 +1,4 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import type { Draft } from '../../data/draft';
 

@@ -1,3 +1,4 @@
+import { assess } from '@harbor-latch/core/assess/index';
 import { readJob } from '@harbor-latch/core/file/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import alderWren from '../../../../examples/alder-wren.json';
@@ -35,6 +36,7 @@ describe('the runs of a well', () => {
       (draft) => (
         <RunsPanel
           job={draft.job}
+          all={assess(draft.job)}
           wellId={wellOf(draft.job)}
           onCircuit={(circuit) =>
             store.replace(boatId, {
@@ -111,6 +113,7 @@ describe('a run that is played', () => {
     return page.show((draft) => (
       <CyclePanel
         job={draft.job}
+        all={assess(draft.job)}
         wellId={wellOf(draft.job)}
         poseId={draft.job.poses?.[0]?.id ?? ''}
         width={360}

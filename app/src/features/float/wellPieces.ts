@@ -1,7 +1,8 @@
-import { type AssessedCircuit } from '@harbor-latch/core/assess/index';
-import { circuitsOf, waterOf } from '@harbor-latch/core/runs/index';
-import type { WaterFacts } from '@harbor-latch/core/findings/index';
-import type { Circuit } from '@harbor-latch/core/job/index';
+import { movedWater } from '@harbor-latch/core/assess/movedWater';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { circuitsOf, waterOf } from '@harbor-latch/core/runs/circuitsOf';
+import type { WaterFacts } from '@harbor-latch/core/findings/waterFacts';
+import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { pumpPlaceOf } from '@harbor-latch/core/water/index';
 
@@ -84,6 +85,6 @@ export function movedPiece({ circuit, what }: WellPiece, to: Place): Circuit {
 }
 
 /** The water of a circuit with a piece held elsewhere, while it is dragged. */
-export function whileMoved(facts: WaterFacts, piece: WellPiece, to: Place): WaterFacts {
-  return facts.as(movedPiece(piece, to)) ?? facts;
+export function whileMoved(job: Job, assessed: AssessedCircuit, piece: WellPiece, to: Place): WaterFacts | null {
+  return assessed.status === 'incomplete' ? null : movedWater(job, assessed, movedPiece(piece, to));
 }

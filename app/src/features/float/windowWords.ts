@@ -1,4 +1,5 @@
-import { boundInWords, type WaterFacts } from '@harbor-latch/core/findings/index';
+import type { WaterFacts } from '@harbor-latch/core/findings/waterFacts';
+import { boundInWords } from '@harbor-latch/core/findings/waterWords';
 
 /** The bounds of a window in words: "from 21 mm (the pump must stop …) to 101 mm (…)". */
 export function windowInWords(water: WaterFacts, millimetres: (metres: number) => string): string {

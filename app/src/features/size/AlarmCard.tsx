@@ -1,4 +1,5 @@
-import { standingOf, type AssessedAlarm } from '@harbor-latch/core/assess/index';
+import type { AssessedAlarm } from '@harbor-latch/core/assess/assessed';
+import { standingOf } from '@harbor-latch/core/assess/standing';
 import { formatAmps } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';

@@ -1,4 +1,5 @@
-import { standingOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { standingOf } from '@harbor-latch/core/assess/standing';
 import { circuitWorking } from '@harbor-latch/core/explain/index';
 import type { CircuitFacts } from '@harbor-latch/core/findings/index';
 import { defaults, dropSchools, protectionFamilies } from '@harbor-latch/core/reference/index';

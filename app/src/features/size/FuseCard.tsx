@@ -1,4 +1,4 @@
-import { type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { protectionReasons } from '@harbor-latch/core/explain/index';
 import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';

@@ -1,8 +1,9 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/index';
-import type { Finding, Fix } from '@harbor-latch/core/findings/index';
-import type { Choices, Circuit } from '@harbor-latch/core/job/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { Fix } from '@harbor-latch/core/findings/finding';
+import type { Choices, Circuit, Job } from '@harbor-latch/core/job/index';
 import { cautions } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
+import { useAlternatives, useFixes } from '../../data/assessment';
 import { Empty } from '../../ui/Empty';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
@@ -11,13 +12,14 @@ import { AlarmCard } from './AlarmCard';
 import { AlternativesCard } from './AlternativesCard';
 import { AnswerCard } from './AnswerCard';
 import { ConductorRow } from './ConductorRow';
-import { FindingCard } from './FindingCard';
+import { FindingCard } from '../../ui/FindingCard';
 import { FuseCard, type ProtectionChoice } from './FuseCard';
 import { SchoolRow } from './SchoolRow';
 import { SupplyTable } from './SupplyTable';
 import { WiredAsCard } from './WiredAsCard';
 
 export interface SizeStationProps {
+  readonly job: Job;
   readonly assessed: AssessedCircuit;
   /** Conductor or part chosen in the drawing. */
   readonly selected: string | null;
@@ -48,11 +50,26 @@ export function NotYet({
 }
 
 /** The answer, why, and every choice that can be made about it. */
-export function SizeStation({ assessed, selected, onSelect, onCircuit, onFix, onSurvey }: SizeStationProps) {
-  if (assessed.status === 'incomplete') {
-    return <NotYet assessed={assessed} onSurvey={onSurvey} />;
-  }
+export function SizeStation({ assessed, onSurvey, ...props }: SizeStationProps) {
+  return assessed.status === 'incomplete' ? (
+    <NotYet assessed={assessed} onSurvey={onSurvey} />
+  ) : (
+    <Sized assessed={assessed} {...props} />
+  );
+}
+
+function Sized({
+  job,
+  assessed,
+  selected,
+  onSelect,
+  onCircuit,
+  onFix,
+}: Omit<SizeStationProps, 'assessed' | 'onSurvey'> & {
+  readonly assessed: Exclude<AssessedCircuit, { status: 'incomplete' }>;
+}) {
   const { facts, findings, circuit } = assessed;
+  const fixes = useFixes(job, circuit.id, findings);
   const choices = circuit.choices ?? {};
   const onChoices = (next: Choices, said: string) => onCircuit({ ...circuit, choices: next }, said);
   const chooseSize = (id: string, size: string | null) => {
@@ -67,9 +84,6 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onFix, on
       { ...choices, protection: { kind, ...(ratingA === null ? {} : { ratingA }) } },
       ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`,
     );
-  const fix = ({ fix: found }: Finding) => {
-    if (found) onFix(found);
-  };
   return (
     <View style={{ gap: 12 }}>
       {assessed.status === 'sized' ? <AnswerCard assessed={assessed} /> : <AlarmCard assessed={assessed} />}
@@ -77,12 +91,12 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onFix, on
       {findings
         .filter((finding) => finding.severity !== 'note')
         .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
         ))}
       {assessed.status === 'sized' ? (
         <>
           <SupplyTable facts={assessed.facts} />
-          <AlternativesCard alternatives={assessed.alternatives()} />
+          <Alternatives job={job} circuitId={circuit.id} />
         </>
       ) : null}
       <Card>
@@ -112,7 +126,7 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onFix, on
       {findings
         .filter((finding) => finding.severity === 'note')
         .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} onFix={fix} />
+          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
         ))}
       <WiredAsCard statements={assessed.wiredAs} />
       <View style={{ gap: 6, paddingHorizontal: 4 }}>
@@ -124,4 +138,9 @@ export function SizeStation({ assessed, selected, onSelect, onCircuit, onFix, on
       </View>
     </View>
   );
+}
+
+function Alternatives({ job, circuitId }: { readonly job: Job; readonly circuitId: string }) {
+  const alternatives = useAlternatives(job, circuitId);
+  return alternatives.length === 0 ? null : <AlternativesCard alternatives={alternatives} />;
 }

@@ -11,50 +11,53 @@ afterEach(() => {
   changed.mockClear();
 });
 
-function sizing(job: Job, selected: string | null = null, units: 'metric' | 'us' = 'metric'): Page {
+async function sizing(job: Job, selected: string | null = null, units: 'metric' | 'us' = 'metric'): Promise<Page> {
   page = new Page(storeWith(job));
   const [assessed] = assess(job);
   if (!assessed) throw new Error('no circuit');
-  return page.show(
-    () => (
-      <SizeStation
-        assessed={assessed}
-        selected={selected}
-        onSelect={() => undefined}
-        onCircuit={changed}
-        onFix={({ circuit, label }) => changed(circuit, `Done: ${label}`)}
-        onSurvey={surveyed}
-      />
-    ),
-    { units },
-  );
+  return page
+    .show(
+      () => (
+        <SizeStation
+          job={job}
+          assessed={assessed}
+          selected={selected}
+          onSelect={() => undefined}
+          onCircuit={changed}
+          onFix={({ circuit, label }) => changed(circuit, `Done: ${label}`)}
+          onSurvey={surveyed}
+        />
+      ),
+      { units },
+    )
+    .settle();
 }
 
 describe('the size station', () => {
   it('says what is still needed, and why, instead of an answer', async () => {
-    sizing(boatWith({ pump: {} }));
+    await sizing(boatWith({ pump: {} }));
     expect(page.text).toContain('Still needed: pump amperes (decides conductor, fuse and drop).');
     await page.press('Go to the survey');
     expect(surveyed).toHaveBeenCalled();
   });
 
-  it('answers with size, fuse, volts at the pump and the share of the drop used', () => {
-    sizing(boatWith());
+  it('answers with size, fuse, volts at the pump and the share of the drop used', async () => {
+    await sizing(boatWith());
     for (const words of ['12 AWG', '7.5\u00a0A', 'Conductors lose 0.36\u00a0V, 3.0\u00a0% of 12 V. Within']) {
       expect(page.text).toContain(words);
     }
   });
 
-  it('shows open flow in the yard’s unit only where the label’s is known', () => {
-    sizing(boatWith());
+  it('shows open flow in the yard’s unit only where the label’s is known', async () => {
+    await sizing(boatWith());
     expect(page.text).toContain('Enter the open flow in the survey to see what it moves.');
     page.close();
-    sizing(boatWith({ pump: { currentA: 5, openFlowLPerH: 3000 } }), null, 'us');
+    await sizing(boatWith({ pump: { currentA: 5, openFlowLPerH: 3000 } }), null, 'us');
     expect(page.text).toMatch(/\d{3}\u00a0gal\/h/);
   });
 
   it('opens the working of the whole circuit', async () => {
-    sizing(boatWith());
+    await sizing(boatWith());
     expect(page.text).not.toContain('Stalled pump');
     await page.press('Show working');
     expect(page.text).toContain('Stalled pump');
@@ -63,33 +66,33 @@ describe('the size station', () => {
   });
 
   it('takes a fix as the core tried it', async () => {
-    sizing(boatWith({ choices: { protection: { ratingA: 30 } } }));
+    await sizing(boatWith({ choices: { protection: { ratingA: 30 } } }));
     await page.press('Use the 7.5 A blade fuse');
     expect(changed.mock.calls[0]?.[0].choices?.protection).toEqual({});
     expect(changed.mock.calls[0]?.[1]).toBe('Done: Use the 7.5 A blade fuse');
   });
 
   it('keeps a chosen size, and goes back to the proposed one without a trace', async () => {
-    sizing(boatWith(), 'manual');
+    await sizing(boatWith(), 'manual');
     await page.press('14 AWG');
     expect(changed.mock.calls[0]?.[0].choices?.conductors).toEqual({ manual: '14 AWG' });
     page.close();
-    sizing(boatWith({ choices: { conductors: { manual: '14 AWG', auto: '14 AWG' } } }), 'manual');
+    await sizing(boatWith({ choices: { conductors: { manual: '14 AWG', auto: '14 AWG' } } }), 'manual');
     expect(page.text).toContain('chosen by you');
     await page.press('12 AWG, proposed');
     expect(changed.mock.calls[1]?.[0].choices?.conductors).toEqual({ auto: '14 AWG' });
   });
 
-  it('offers no other size for the stub, which takes that of the feed, nor for the pump’s leads', () => {
-    sizing(boatWith(), 'stub');
+  it('offers no other size for the stub, which takes that of the feed, nor for the pump’s leads', async () => {
+    await sizing(boatWith(), 'stub');
     expect(page.text).toContain('Takes the size of the feed.');
     page.close();
-    sizing(boatWith({ pump: { currentA: 5, leads: { lengthM: 0.15, size: '16 AWG' } } }), 'pump-lead-plus');
+    await sizing(boatWith({ pump: { currentA: 5, leads: { lengthM: 0.15, size: '16 AWG' } } }), 'pump-lead-plus');
     expect(page.text).toContain('Comes with the pump; enter it in the survey.');
   });
 
   it('changes school, family, kind of protection and rating, each as a choice of its own', async () => {
-    sizing(boatWith());
+    await sizing(boatWith());
     await page.press('10\u00a0% drop');
     await page.press('mm²');
     await page.press('thermal breaker');
@@ -102,8 +105,8 @@ describe('the size station', () => {
     ]);
   });
 
-  it('always shows the cautions of the work', () => {
-    sizing(boatWith());
+  it('always shows the cautions of the work', async () => {
+    await sizing(boatWith());
     expect(page.text).toContain('On auto a pump can start at any moment');
     expect(page.text).toContain('do not replace the boat’s rules');
   });

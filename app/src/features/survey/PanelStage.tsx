@@ -1,4 +1,4 @@
-import { batteryOf } from '@harbor-latch/core/assess/index';
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { View } from 'react-native';

@@ -1,4 +1,5 @@
-import { batteryOf, type AssessedCircuit } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { assumptionsOf } from '@harbor-latch/core/explain/index';
 import { doubtsOf, type LegKey } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';

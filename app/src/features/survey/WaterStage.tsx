@@ -1,4 +1,4 @@
-import { hoseBoresM } from '@harbor-latch/core/findings/index';
+import { hoseBoresM } from '@harbor-latch/core/findings/waterFixes';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { typicalCircuitWater } from '@harbor-latch/core/water/index';

@@ -1,3 +1,4 @@
+import type { Standing } from '@harbor-latch/core/assess/standing';
 import { boatWith } from '../../testing/page.fixture';
 import type { Draft } from '../../data/draft';
 import { newDraft } from '../../data/draft';
@@ -16,13 +17,18 @@ const open = draft('bittern', { pump: {} }, { owner: 'Quillan Reach Ferry Trust'
 const good = draft('auk', {}, { berth: 'Staithe 4' });
 const away = draft('dunlin', {}, { archived: true });
 const yard = [good, open, worst, away];
+const standings = new Map<string, Standing>([
+  [worst.id, 'stop'],
+  [open.id, 'incomplete'],
+  [good.id, 'good'],
+]);
 const names = (finding: Partial<Finding>) =>
-  foundIn(yard, { text: '', order: 'name', archived: false, ...finding }).map(({ job }) => job.boat.name);
+  foundIn(yard, { text: '', order: 'name', archived: false, ...finding }, standings).map(({ job }) => job.boat.name);
 
 describe('the yard', () => {
   it('is in order of names, or with the worst first', () => {
     expect(names({})).toEqual(['auk', 'bittern', 'cormorant']);
-    expect(names({ order: 'worst' })[0]).toBe('cormorant');
+    expect(names({ order: 'worst' })).toEqual(['cormorant', 'bittern', 'auk']);
   });
 
   it('is searched by every word, in any of name, owner, berth and circuit', () => {

@@ -1,5 +1,4 @@
-import { standingOf, standingRank, worstStanding } from '@harbor-latch/core/assess/index';
-import { assessed } from '../../data/boats';
+import { standingRank, type Standing } from '@harbor-latch/core/assess/standing';
 import type { Draft } from '../../data/draft';
 
 /** What is looked for in the yard, and in what order it is shown. */
@@ -10,8 +9,17 @@ export interface Finding {
   readonly archived: boolean;
 }
 
-/** The boats that fit: every word somewhere in name, craft, owner, berth, note or a circuit's name. */
-export function foundIn(boats: readonly Draft[], { text, order, archived }: Finding): Draft[] {
+const LAST = 100;
+
+/**
+ * The boats that fit: every word somewhere in name, craft, owner, berth, note or a circuit's name.
+ * @param standings the worst that is found of each boat, by its id; one that is not known comes last
+ */
+export function foundIn(
+  boats: readonly Draft[],
+  { text, order, archived }: Finding,
+  standings: ReadonlyMap<string, Standing>,
+): Draft[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = ({ job: { boat, circuits } }: Draft) => {
     const all = [boat.name, boat.craft, boat.owner, boat.berth, boat.note, ...circuits.map(({ name }) => name)];
@@ -21,8 +29,9 @@ export function foundIn(boats: readonly Draft[], { text, order, archived }: Find
   const found = boats.filter((draft) => (draft.job.boat.archived ?? false) === archived && fits(draft));
   const byName = (a: Draft, b: Draft) => a.job.boat.name.localeCompare(b.job.boat.name);
   if (order === 'name') return found.sort(byName);
-  const ranks = new Map(
-    found.map((draft) => [draft.id, standingRank(worstStanding(assessed(draft.job).map(standingOf)))]),
-  );
-  return found.sort((a, b) => (ranks.get(a.id) ?? 0) - (ranks.get(b.id) ?? 0) || byName(a, b));
+  const rank = ({ id }: Draft) => {
+    const standing = standings.get(id);
+    return standing === undefined ? LAST : standingRank(standing);
+  };
+  return found.sort((a, b) => rank(a) - rank(b) || byName(a, b));
 }

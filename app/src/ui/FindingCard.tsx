@@ -1,18 +1,21 @@
-import type { Finding } from '@harbor-latch/core/findings/index';
+import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import { View } from 'react-native';
-import { BigButton } from '../../ui/BigButton';
-import { Icon } from '../../ui/Icon';
-import { standingLook } from '../../ui/Standing';
-import { usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import { BigButton } from './BigButton';
+import { Icon } from './Icon';
+import { standingLook } from './Standing';
+import { usePalette } from './theme';
+import { Words } from './Words';
 
 /** A finding with its numbers, its rule and source, and the fix where there is one. */
 export function FindingCard({
   finding,
+  fix,
   onFix,
 }: {
   readonly finding: Finding;
-  readonly onFix: (finding: Finding) => void;
+  /** What answers it, where that is known. */
+  readonly fix: Fix | undefined;
+  readonly onFix: (fix: Fix) => void;
 }) {
   const palette = usePalette();
   const look = standingLook[finding.severity];
@@ -40,13 +43,11 @@ export function FindingCard({
       <Words kind="small" muted>
         {`Rule: ${finding.rule} Source: ${finding.source}.`}
       </Words>
-      {finding.fix ? (
+      {fix ? (
         <View style={{ alignItems: 'flex-start', gap: 6 }}>
-          {finding.fix.effect.length > 0 ? (
-            <Words kind="small">{`This gives: ${finding.fix.effect.join('; ')}.`}</Words>
-          ) : null}
-          <BigButton icon="wrench" onPress={() => onFix(finding)}>
-            {finding.fix.label}
+          {fix.effect.length > 0 ? <Words kind="small">{`This gives: ${fix.effect.join('; ')}.`}</Words> : null}
+          <BigButton icon="wrench" onPress={() => onFix(fix)}>
+            {fix.label}
           </BigButton>
         </View>
       ) : null}

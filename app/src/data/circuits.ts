@@ -1,0 +1,31 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { needsOf } from '@harbor-latch/core/assess/needs';
+import type { Job } from '@harbor-latch/core/job/index';
+import { useMemo } from 'react';
+import type { AssessedBoat } from './assessment';
+
+/**
+ * A circuit as it was last assessed, under its own fields as they now are; what is
+ * still needed where it was never assessed.
+ */
+export function useCircuits(job: Job, { known }: AssessedBoat): readonly AssessedCircuit[] {
+  return useMemo(
+    () =>
+      job.circuits.map((circuit): AssessedCircuit => {
+        const last = known?.assessment.circuits.find((one) => one.circuit.id === circuit.id);
+        return last ? underFields(last, circuit) : { status: 'incomplete', circuit, needs: needsOf(circuit) };
+      }),
+    [job.circuits, known],
+  );
+}
+
+const underFieldsKnown = new WeakMap<AssessedCircuit, AssessedCircuit>();
+
+/** The same assessment under other fields; the same object for the same fields. */
+function underFields(last: AssessedCircuit, circuit: Job['circuits'][number]): AssessedCircuit {
+  const known = underFieldsKnown.get(last);
+  if (known?.circuit === circuit) return known;
+  const one = { ...last, circuit };
+  underFieldsKnown.set(last, one);
+  return one;
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { AssessWork } from './assessWork';
+
+expose(new AssessWork());

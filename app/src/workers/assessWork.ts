@@ -1,0 +1,70 @@
+import { Assessor } from '@harbor-latch/core/assess/index';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
+import type { Job } from '@harbor-latch/core/job/index';
+import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
+import type { UnitSystem } from '@harbor-latch/core/units/index';
+
+/** An assessed circuit by the number under which it was sent; left out where that is the one that is there already. */
+export interface Sent {
+  readonly stamp: number;
+  readonly circuit: AssessedCircuit | null;
+}
+
+/** What is answered of a job. */
+export interface SentAssessment {
+  readonly circuits: readonly Sent[];
+  readonly findings: readonly Finding[];
+}
+
+/** Fixes by their finding, of one circuit or of the boat. */
+export type Fixes = Readonly<Record<string, Fix>>;
+
+/** Assessing jobs, apart from the page: only what changed is judged again, and only that is sent. */
+export class AssessWork {
+  private readonly assessors: Readonly<Record<UnitSystem, Assessor>> = {
+    metric: new Assessor('metric'),
+    us: new Assessor('us'),
+  };
+  private readonly stamps = new WeakMap<AssessedCircuit, number>();
+  private lastStamp = 0;
+
+  /** @param have stamps of the circuits that the page holds already */
+  assess(job: Job, units: UnitSystem, have: readonly number[]): SentAssessment {
+    const { circuits, findings } = this.assessors[units].assess(job);
+    return {
+      circuits: circuits.map((circuit) => {
+        const stamp = this.stampOf(circuit);
+        return { stamp, circuit: have.includes(stamp) ? null : circuit };
+      }),
+      findings,
+    };
+  }
+
+  /** The fix of each finding that has one. @param circuitId beside which they stand; null for the boat's own */
+  fixes(job: Job, circuitId: string | null, units: UnitSystem): Fixes {
+    const assessor = this.assessors[units];
+    const { circuits, findings } = assessor.assess(job);
+    const own = circuits.find(({ circuit }) => circuit.id === circuitId);
+    const told = circuitId === null ? findings : own && own.status !== 'incomplete' ? own.findings : [];
+    return Object.fromEntries(
+      told.flatMap(({ id, mayHaveFix }) => {
+        const fix = mayHaveFix ? assessor.fixOf(job, circuitId, id) : undefined;
+        return fix ? [[id, fix]] : [];
+      }),
+    );
+  }
+
+  /** Other sizes of a circuit side by side. */
+  alternatives(job: Job, circuitId: string, units: UnitSystem): readonly Alternative[] {
+    return this.assessors[units].alternativesOf(job, circuitId);
+  }
+
+  private stampOf(circuit: AssessedCircuit): number {
+    const known = this.stamps.get(circuit);
+    if (known !== undefined) return known;
+    this.lastStamp += 1;
+    this.stamps.set(circuit, this.lastStamp);
+    return this.lastStamp;
+  }
+}
