@@ -140,6 +140,12 @@ async function main(): Promise<void> {
           throw new Error(`The view “${name}” never came: nothing on it says ${String(shows)}.`);
         });
       await page.getByRole('progressbar').waitFor({ state: 'detached' });
+      // Nothing is still being worked out beside the page.
+      await page.waitForFunction(
+        () =>
+          document.querySelector('[aria-busy="true"]') === null &&
+          !/Being worked out|Trying what may answer it/.test(document.body.innerText),
+      );
       await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled', caret: 'hide' });
       await context.close();
       say(`${name}.png`);

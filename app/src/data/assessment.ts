@@ -61,8 +61,16 @@ export function useKnown(jobs: readonly Job[]): readonly (Known | null)[] {
   return known;
 }
 
-/** The fixes of the findings beside a circuit, or of the boat's own; nothing until they were tried on the job as it is. */
-export function useFixes(job: Job, circuitId: string | null, findings: readonly Finding[]): Fixes {
+/** The fixes of some findings. */
+export interface FoundFixes {
+  /** By finding; those of before a change until the new ones were tried. Null before any were. */
+  readonly known: Fixes | null;
+  /** Carries a fix out as it is now: after a change it is tried anew first, and left where it is another by then. */
+  take(findingId: string, onFix: (fix: Fix) => void): void;
+}
+
+/** The fixes of the findings beside a circuit, or of the boat's own. */
+export function useFixes(job: Job, circuitId: string | null, findings: readonly Finding[]): FoundFixes {
   const assessments = useAssessments();
   const units = useUnits();
   const [found, setFound] = useState<{ readonly job: Job; readonly fixes: Fixes } | null>(null);
@@ -79,10 +87,18 @@ export function useFixes(job: Job, circuitId: string | null, findings: readonly 
       gone = true;
     };
   }, [assessments, job, circuitId, units, any]);
-  return found?.job === job ? found.fixes : NO_FIXES;
+  const take = (findingId: string, onFix: (fix: Fix) => void) => {
+    const shown = found?.fixes[findingId];
+    if (!shown) return;
+    if (found.job === job) onFix(shown);
+    else
+      void assessments.fixes(job, circuitId, units).then((fixes) => {
+        const now = fixes[findingId];
+        if (now?.label === shown.label) onFix(now);
+      });
+  };
+  return { known: found?.fixes ?? null, take };
 }
-
-const NO_FIXES: Readonly<Record<string, Fix>> = {};
 
 /** Other sizes of a circuit side by side: the last that were worked out, until those of the job as it is have come. */
 export function useAlternatives(job: Job, circuitId: string): readonly Alternative[] {

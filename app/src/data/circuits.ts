@@ -6,7 +6,7 @@ import type { AssessedBoat } from './assessment';
 
 /**
  * A circuit as it was last assessed, under its own fields as they now are; what is
- * still needed where it was never assessed.
+ * still needed where it was never assessed, which is nothing while it is being worked out.
  */
 export function useCircuits(job: Job, { known }: AssessedBoat): readonly AssessedCircuit[] {
   return useMemo(

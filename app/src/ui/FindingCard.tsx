@@ -10,12 +10,15 @@ import { Words } from './Words';
 export function FindingCard({
   finding,
   fix,
+  trying = false,
   onFix,
 }: {
   readonly finding: Finding;
   /** What answers it, where that is known. */
   readonly fix: Fix | undefined;
-  readonly onFix: (fix: Fix) => void;
+  /** Whether what may answer it is still being tried. */
+  readonly trying?: boolean;
+  readonly onFix: () => void;
 }) {
   const palette = usePalette();
   const look = standingLook[finding.severity];
@@ -46,9 +49,15 @@ export function FindingCard({
       {fix ? (
         <View style={{ alignItems: 'flex-start', gap: 6 }}>
           {fix.effect.length > 0 ? <Words kind="small">{`This gives: ${fix.effect.join('; ')}.`}</Words> : null}
-          <BigButton icon="wrench" onPress={() => onFix(fix)}>
+          <BigButton icon="wrench" onPress={onFix}>
             {fix.label}
           </BigButton>
+        </View>
+      ) : trying ? (
+        <View style={{ minHeight: 48, justifyContent: 'center' }}>
+          <Words kind="small" muted>
+            Trying what may answer it …
+          </Words>
         </View>
       ) : null}
     </View>

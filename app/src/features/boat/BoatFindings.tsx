@@ -3,7 +3,7 @@ import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import { useFixes } from '../../data/assessment';
 import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
-import { FindingCard } from '../../ui/FindingCard';
+import { Findings } from '../../ui/Findings';
 import { useSay } from '../../ui/Said';
 
 /** What is found of a boat that no circuit of hers can show. */
@@ -15,11 +15,5 @@ export function BoatFindings({ draft, findings }: { readonly draft: Draft; reado
     drafts.replace(draft.id, withIdea(draft.job, fix));
     say(`Done: ${fix.label}`, () => drafts.undo(draft.id));
   };
-  return (
-    <>
-      {findings.map((finding) => (
-        <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
-      ))}
-    </>
-  );
+  return <Findings findings={findings} fixes={fixes} onFix={onFix} />;
 }

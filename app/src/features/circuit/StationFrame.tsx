@@ -19,7 +19,7 @@ export const StationFrame = memo(function StationFrame({
   const { assessed, current, draft, wide, width, selected, onSelect, onGo } = at;
   const waits = entry.needsSized && assessed.status === 'incomplete';
   const content = (
-    <Marked old={!current && entry.key !== 'survey'}>
+    <Marked busy={!current} faded={entry.key !== 'survey'}>
       {waits ? <NotYet assessed={assessed} onSurvey={() => onGo('survey')} /> : entry.show(at)}
     </Marked>
   );
@@ -56,10 +56,20 @@ export const StationFrame = memo(function StationFrame({
 });
 
 /** Figures of before the last change are marked until the new ones have come; what takes but a moment does not flicker. */
-function Marked({ old, children }: { readonly old: boolean; readonly children: ReactNode }) {
-  const faded = { opacity: old ? 0.5 : 1, transition: old ? 'opacity 80ms 160ms' : 'none' } as object;
+function Marked({
+  busy,
+  faded,
+  children,
+}: {
+  readonly busy: boolean;
+  /** What is typed is not faded. */
+  readonly faded: boolean;
+  readonly children: ReactNode;
+}) {
+  const old = busy && faded;
+  const look = { opacity: old ? 0.5 : 1, transition: old ? 'opacity 80ms 160ms' : 'none' } as object;
   return (
-    <View aria-busy={old} style={[{ flexGrow: 1, flexShrink: 1, minHeight: 0, gap: 12 }, faded]}>
+    <View aria-busy={busy} style={[{ flexGrow: 1, flexShrink: 1, minHeight: 0, gap: 12 }, look]}>
       {children}
     </View>
   );

@@ -36,7 +36,7 @@ export const stations: readonly StationEntry[] = [
     onRail: true,
     needsSized: false,
     frame: 'page',
-    mark: (assessed) => (assessed.status === 'incomplete' ? 'incomplete' : null),
+    mark: (assessed) => (assessed.status === 'incomplete' && assessed.needs.length > 0 ? 'incomplete' : null),
     show: ({ draft, index, assessed }) => <SurveyStation draft={draft} index={index} assessed={assessed} />,
   },
   {

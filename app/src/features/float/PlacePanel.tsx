@@ -11,7 +11,7 @@ import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { Card } from '../../ui/Card';
-import { FindingCard } from '../../ui/FindingCard';
+import { Findings } from '../../ui/Findings';
 import { BoatForm } from '../survey/BoatForm';
 import { ChoiceField } from '../survey/ChoiceField';
 import { More } from '../survey/More';
@@ -63,11 +63,7 @@ export function PlacePanel({
           />
         </Labelled>
       ) : null}
-      {findings
-        .filter(({ severity }) => severity !== 'note')
-        .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
-        ))}
+      <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
       {piece?.what === 'float' && water.window ? (
         <View role="status" aria-live="polite" style={{ gap: 2 }}>
           <Words kind="strong">
@@ -96,11 +92,7 @@ export function PlacePanel({
         </BoatForm>
       ) : null}
       <Guesses draft={draft} water={water} />
-      {findings
-        .filter(({ severity }) => severity === 'note')
-        .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
-        ))}
+      <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
     </View>
   );
 }

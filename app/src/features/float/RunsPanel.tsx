@@ -87,7 +87,12 @@ export function RunsPanel({
       <RunNeeds job={job} all={all} wellId={wellId} onCircuit={onCircuit} />
       <Progress task={task} what="Runs" />
       {result?.findings.map((finding) => (
-        <FindingCard key={finding.id} finding={finding} fix={finding.fix} onFix={onFix} />
+        <FindingCard
+          key={finding.id}
+          finding={finding}
+          fix={finding.fix}
+          onFix={() => (finding.fix ? onFix(finding.fix) : undefined)}
+        />
       ))}
       {result
         ? ways.map((way) => (

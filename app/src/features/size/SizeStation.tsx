@@ -12,7 +12,7 @@ import { AlarmCard } from './AlarmCard';
 import { AlternativesCard } from './AlternativesCard';
 import { AnswerCard } from './AnswerCard';
 import { ConductorRow } from './ConductorRow';
-import { FindingCard } from '../../ui/FindingCard';
+import { Findings } from '../../ui/Findings';
 import { FuseCard, type ProtectionChoice } from './FuseCard';
 import { SchoolRow } from './SchoolRow';
 import { SupplyTable } from './SupplyTable';
@@ -38,6 +38,12 @@ export function NotYet({
   readonly assessed: Extract<AssessedCircuit, { status: 'incomplete' }>;
   readonly onSurvey: () => void;
 }) {
+  if (assessed.needs.length === 0)
+    return (
+      <Words role="status" muted style={{ padding: 24, textAlign: 'center' }}>
+        Being worked out …
+      </Words>
+    );
   return (
     <Empty
       icon="progress-pencil"
@@ -88,11 +94,7 @@ function Sized({
     <View style={{ gap: 12 }}>
       {assessed.status === 'sized' ? <AnswerCard assessed={assessed} /> : <AlarmCard assessed={assessed} />}
       {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
-      {findings
-        .filter((finding) => finding.severity !== 'note')
-        .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
-        ))}
+      <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
       {assessed.status === 'sized' ? (
         <>
           <SupplyTable facts={assessed.facts} />
@@ -123,11 +125,7 @@ function Sized({
         })}
       </Card>
       {assessed.status === 'sized' ? <FuseCard assessed={assessed} onChoose={chooseProtection} /> : null}
-      {findings
-        .filter((finding) => finding.severity === 'note')
-        .map((finding) => (
-          <FindingCard key={finding.id} finding={finding} fix={fixes[finding.id]} onFix={onFix} />
-        ))}
+      <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
       <WiredAsCard statements={assessed.wiredAs} />
       <View style={{ gap: 6, paddingHorizontal: 4 }}>
         {[cautions.autoStart, cautions.batteryBurns, cautions.fuelVapour, cautions.localRules].map((caution) => (

@@ -68,7 +68,7 @@ export function SurveyStation({
 }
 
 function Needs({ assessed }: { readonly assessed: AssessedCircuit }) {
-  if (assessed.status !== 'incomplete') return null;
+  if (assessed.status !== 'incomplete' || assessed.needs.length === 0) return null;
   const count = assessed.needs.length;
   return (
     <Notice tone="note" icon="progress-pencil">

@@ -1,0 +1,28 @@
+import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
+import type { FoundFixes } from '../data/assessment';
+import { FindingCard } from './FindingCard';
+
+/** Findings one under the other, each with what answers it. */
+export function Findings({
+  findings,
+  fixes,
+  onFix,
+}: {
+  readonly findings: readonly Finding[];
+  readonly fixes: FoundFixes;
+  readonly onFix: (fix: Fix) => void;
+}) {
+  return (
+    <>
+      {findings.map((finding) => (
+        <FindingCard
+          key={finding.id}
+          finding={finding}
+          fix={fixes.known?.[finding.id]}
+          trying={fixes.known === null && finding.mayHaveFix}
+          onFix={() => fixes.take(finding.id, onFix)}
+        />
+      ))}
+    </>
+  );
+}
