@@ -17,37 +17,34 @@ export interface PhoneFigure {
 }
 
 /**
- * What watches in the page: `watchFor` begins with the next press, and is told
- * once the words are on the page and a frame has been painted with them.
+ * What watches in the page: `watchFor` begins with the next press, and is told once
+ * the words, or a field's new value, are on the page and a frame was painted with them.
  */
 const watcher = `
-  window.seenNow = (pattern, before) => {
+  window.seenNow = ({ words, field }, before) => {
+    if (field) return window.valueOf(field) !== before;
+    const pattern = new RegExp(words);
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-    if (pattern === null) return document.body.innerText !== before;
-    const words = new RegExp(pattern);
     while (walker.nextNode()) {
       const { parentElement, data } = walker.currentNode;
-      if (words.test(data.trim()) && parentElement.checkVisibility({ visibilityProperty: true }) && parentElement.getClientRects().length > 0) return true;
+      if (pattern.test(data.trim()) && parentElement.checkVisibility({ visibilityProperty: true }) && parentElement.getClientRects().length > 0) return true;
     }
     return false;
   };
-  window.watchFor = (pattern) => {
+  window.valueOf = (label) => [...document.querySelectorAll('input')].filter((input) => input.checkVisibility({ visibilityProperty: true })).find((input) => input.ariaLabel.startsWith(label))?.value ?? null;
+  window.watchFor = (asked) => {
     window.answeredMs = null;
-    const before = pattern === null ? document.body.innerText : null;
+    const before = asked.field ? window.valueOf(asked.field) : null;
     addEventListener('pointerup', (event) => {
       const begun = event.timeStamp;
+      // Looked at once a frame, before it is painted: what is seen then is painted with it.
       const look = () => {
-        if (window.answeredMs !== null || !window.seenNow(pattern, before)) return;
-        observer.disconnect();
-        requestAnimationFrame(() => {
-          const { port1, port2 } = new MessageChannel();
-          port1.onmessage = () => { window.answeredMs = performance.now() - begun; };
-          port2.postMessage(null);
-        });
-        window.answeredMs = undefined;
+        if (!window.seenNow(asked, before)) return void requestAnimationFrame(look);
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = () => { window.answeredMs = performance.now() - begun; };
+        port2.postMessage(null);
       };
-      const observer = new MutationObserver(look);
-      observer.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true });
+      requestAnimationFrame(look);
     }, { once: true, capture: true });
   };
 `;
@@ -66,9 +63,10 @@ async function measured(page: Page, cdp: CDPSession, action: Action): Promise<nu
   await target.scrollIntoViewIfNeeded();
   const box = await target.boundingBox();
   if (!box) return null;
-  const pattern = action.answered === 'other words' ? null : action.answered.source;
+  const { answered } = action;
+  const asked = answered instanceof RegExp ? { words: answered.source } : answered;
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
-  await page.evaluate(`window.watchFor(${JSON.stringify(pattern)})`);
+  await page.evaluate(`window.watchFor(${JSON.stringify(asked)})`);
   await page.waitForTimeout(150);
   await page.touchscreen.tap(box.x + box.width / 2, box.y + Math.min(box.height / 2, 30));
   // Asked seldom, so that asking takes nothing from what is measured.

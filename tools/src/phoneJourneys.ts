@@ -9,8 +9,8 @@ export interface Action {
   readonly before: (page: Page) => Promise<void>;
   /** What is touched, as a screen reader names it. */
   readonly touch: { readonly role: 'link' | 'tab' | 'radio' | 'button'; readonly name: string | RegExp };
-  /** Words that stand on the page, to be seen, once what was asked for is painted; `…` stands for any others than before. */
-  readonly answered: RegExp | 'other words';
+  /** Words that stand on the page, to be seen, once what was asked for is painted; or the field whose value then is another. */
+  readonly answered: RegExp | { readonly field: string };
 }
 
 const alderWren = '/boat/a1de0000-3e4e-4c1a-9b0a-000000000001';
@@ -113,7 +113,7 @@ export const actions: readonly Action[] = [
       await page.waitForTimeout(300);
     },
     touch: { role: 'button', name: 'More Base over the pump’s' },
-    answered: 'other words',
+    answered: { field: 'Base over the pump’s' },
   },
   {
     name: 'survey stepper',
@@ -123,7 +123,7 @@ export const actions: readonly Action[] = [
       await page.waitForTimeout(300);
     },
     touch: { role: 'button', name: 'More Source to panel, one way' },
-    answered: 'other words',
+    answered: { field: 'Source to panel, one way' },
   },
   {
     name: 'fix applied',

@@ -5,6 +5,8 @@ import { browserWorld, DraftStore } from './DraftStore';
 import type { Draft } from './draft';
 
 const BOATS = ['boats'] as const;
+/** So long the server's list is taken as it was told, ms. */
+const FRESH_MS = 5000;
 
 /** The store of drafts whose writes keep the list of boats in step. */
 export function makeDraftStore(client: QueryClient): DraftStore {
@@ -57,6 +59,8 @@ export function useYard(): Yard {
     queryKey: BOATS,
     queryFn: listBoats,
     networkMode: 'always',
+    // From page to page the list is not asked for again.
+    staleTime: FRESH_MS,
     retry: (failures, error) => error instanceof ServerAway && failures < 2,
     retryDelay: 800,
   });

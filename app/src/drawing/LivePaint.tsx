@@ -4,7 +4,7 @@ import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Palette } from '../ui/palette';
 import { fonts } from '../ui/theme';
 import type { Drawing, PlacedPart, PlacedWire } from './diagram';
-import { arrowsAlong } from './flow';
+import { arrowsAlong, type Arrow } from './flow';
 import { arrowSize, FLOWS_FROM_A, type Live, type TerminalTouch } from './live';
 import { shapeOf } from './symbols';
 
@@ -19,23 +19,28 @@ export const Flow = memo(function Flow({
   readonly palette: Palette;
 }) {
   if (Math.abs(amps) < FLOWS_FROM_A) return null;
-  const size = arrowSize(amps);
   return (
-    <G>
-      {arrowsAlong(wire.points, amps < 0).map(({ x, y, turn }) => (
-        <Path
-          key={`${x} ${y}`}
-          d={`M${-size} ${-size} L${size} 0 L${-size} ${size} Z`}
-          transform={`translate(${x} ${y}) rotate(${turn})`}
-          fill={palette.surface}
-          stroke={palette.text}
-          strokeWidth={1.6}
-          strokeLinejoin="round"
-        />
-      ))}
-    </G>
+    <Path
+      d={arrowheads(arrowsAlong(wire.points, amps < 0), arrowSize(amps))}
+      fill={palette.surface}
+      stroke={palette.text}
+      strokeWidth={1.6}
+      strokeLinejoin="round"
+    />
   );
 });
+
+/** Arrowheads as one outline: a drawing at work has hundreds of them. */
+function arrowheads(arrows: readonly Arrow[], size: number): string {
+  return arrows
+    .map(({ x, y, turn }) => {
+      const [cos, sin] = [Math.cos((turn * Math.PI) / 180) * size, Math.sin((turn * Math.PI) / 180) * size];
+      const corner = (along: number, across: number) =>
+        `${(x + along * cos - across * sin).toFixed(2)} ${(y + along * sin + across * cos).toFixed(2)}`;
+      return `M${corner(-1, -1)} L${corner(1, 0)} L${corner(-1, 1)} Z`;
+    })
+    .join(' ');
+}
 
 /** A cross beside whatever a fault was planted in. */
 export function FaultMark({ x, y, palette }: { readonly x: number; readonly y: number; readonly palette: Palette }) {

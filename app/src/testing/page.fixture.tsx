@@ -13,7 +13,12 @@ import { lightTheme } from '../ui/theme';
 import { AssessWork } from '../workers/assessWork';
 
 // React’s test rendering is told that it is one.
-Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
+Object.assign(globalThis, {
+  IS_REACT_ACT_ENVIRONMENT: true,
+  // No screen waits for its next frame here.
+  requestAnimationFrame: (call: FrameRequestCallback) => setTimeout(() => call(performance.now()), 0),
+  cancelAnimationFrame: (frame: number) => clearTimeout(frame),
+});
 
 export const boatId = '6d1f0f6e-0d5c-4a55-9a0e-000000000000';
 

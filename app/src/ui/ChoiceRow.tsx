@@ -1,7 +1,8 @@
 import { memo, useCallback, useLayoutEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { PressRow } from './PressRow';
-import { fonts, usePalette } from './theme';
+import { stylesFor } from './stylesFor';
+import { fonts } from './theme';
 import { Words } from './Words';
 
 export interface Choice<T extends string> {
@@ -37,6 +38,25 @@ export function ChoiceRow<T extends string>({ label, choices, value, onChoose }:
   );
 }
 
+const useStyles = stylesFor((palette) => {
+  const choice = {
+    justifyContent: 'center',
+    maxWidth: '100%',
+    paddingVertical: 6,
+    paddingHorizontal: 16,
+    borderRadius: 10,
+    borderWidth: 1,
+    borderColor: palette.line,
+    backgroundColor: palette.surface,
+  } as const;
+  return {
+    row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+    choice,
+    chosen: { ...choice, borderWidth: 2, borderColor: palette.accent, backgroundColor: palette.accentSoft },
+    taken: { fontFamily: fonts.medium },
+  };
+});
+
 interface RowProps {
   readonly label: string;
   readonly labels: readonly string[];
@@ -45,9 +65,9 @@ interface RowProps {
 }
 
 const Row = memo(function Row({ label, labels, taken, onChoose }: RowProps) {
-  const palette = usePalette();
+  const styles = useStyles();
   return (
-    <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+    <View role="radiogroup" aria-label={label} style={styles.row}>
       {labels.map((words, index) => {
         const chosen = index === taken;
         return (
@@ -57,18 +77,9 @@ const Row = memo(function Row({ label, labels, taken, onChoose }: RowProps) {
             selected={chosen}
             label={words}
             onPress={() => onChoose(index)}
-            style={{
-              justifyContent: 'center',
-              maxWidth: '100%',
-              paddingVertical: 6,
-              paddingHorizontal: 16,
-              borderRadius: 10,
-              borderWidth: chosen ? 2 : 1,
-              borderColor: chosen ? palette.accent : palette.line,
-              backgroundColor: chosen ? palette.accentSoft : palette.surface,
-            }}
+            style={chosen ? styles.chosen : styles.choice}
           >
-            <Words style={{ fontFamily: chosen ? fonts.medium : fonts.regular }}>{words}</Words>
+            <Words style={chosen ? styles.taken : null}>{words}</Words>
           </PressRow>
         );
       })}

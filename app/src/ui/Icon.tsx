@@ -1,5 +1,5 @@
 import { createIconSet } from '@react-native-vector-icons/common';
-import { View } from 'react-native';
+import { StyleSheet, View, type ViewStyle } from 'react-native';
 import glyphs from './glyphs.json';
 import { usePalette } from './theme';
 
@@ -10,6 +10,16 @@ export type IconName = keyof typeof glyphs;
 export const ICON_FONT = 'Icons';
 
 const Glyph = createIconSet(glyphs, { postScriptName: ICON_FONT, fontFileName: 'icons.ttf' });
+
+const squares = new Map<number, ViewStyle>();
+
+function squareOf(size: number): ViewStyle {
+  const known = squares.get(size);
+  if (known) return known;
+  const { square } = StyleSheet.create({ square: { width: size, height: size } });
+  squares.set(size, square);
+  return square;
+}
 
 /** An icon beside words that say the same: hidden from screen readers. */
 export function Icon({
@@ -22,7 +32,7 @@ export function Icon({
   readonly color: string;
 }) {
   return (
-    <View aria-hidden style={{ width: size, height: size }}>
+    <View aria-hidden style={squareOf(size)}>
       <Glyph name={name} size={size} color={color} />
     </View>
   );

@@ -1,31 +1,37 @@
-import { Activity, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
-import { createPortal } from 'react-dom';
+import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { whenIdle } from './whenIdle';
 
-/**
- * What was shown once is kept as it stands, outside the document: shown again it
- * is there at once, and while it is not shown nothing of it is heard, found or
- * laid out, its effects rest, and it follows changes only while nothing else is to be done.
- */
+const ShownContext = createContext(true);
+
+/** Whether what is around this is shown, or kept for later: nothing plays that nobody sees. */
+export function useShown(): boolean {
+  return useContext(ShownContext);
+}
+
+const ROOM = { position: 'absolute', top: 0, right: 0, bottom: 0, left: 0 } as const;
+/** The browser keeps what it worked out for it, and paints, finds, reads and focuses nothing of it. */
+const UNSEEN = { visibility: 'hidden', contentVisibility: 'hidden', pointerEvents: 'none' } as object;
+
+/** What was shown once is kept as it stands: shown again it is there at once. It fills the room around it. */
 export function Kept({ shown, children }: { readonly shown: boolean; readonly children: ReactNode }) {
-  const [room] = useState(newRoom);
-  const place = useRef<HTMLDivElement>(null);
-  useLayoutEffect(() => {
-    if (!shown) return undefined;
-    place.current?.append(room);
-    return () => room.remove();
-  }, [shown, room]);
   return (
-    <>
-      {shown ? (
-        <div ref={place} style={{ display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0, minWidth: 0 }} />
-      ) : null}
-      <Activity mode={shown ? 'visible' : 'hidden'}>{createPortal(children, room)}</Activity>
-    </>
+    <View style={[ROOM, shown ? null : UNSEEN]} aria-hidden={!shown}>
+      <ShownContext.Provider value={shown}>{children}</ShownContext.Provider>
+    </View>
   );
 }
 
-function newRoom(): HTMLElement {
-  const room = document.createElement('div');
-  Object.assign(room.style, { display: 'flex', flexDirection: 'column', flex: '1', minHeight: '0', minWidth: '0' });
-  return room;
+/**
+ * A value as long as it is shown; while it is not, the one from then, and the newest once
+ * nothing else is to be done.
+ */
+export function useKept<T>(value: T, shown: boolean): T {
+  const [held, setHeld] = useState(value);
+  if (shown && held !== value) setHeld(value);
+  useEffect(
+    () => (shown || held === value ? undefined : whenIdle(() => startTransition(() => setHeld(value)))),
+    [shown, held, value],
+  );
+  return shown ? value : held;
 }

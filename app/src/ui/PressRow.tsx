@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
-import { Pressable, type StyleProp, type ViewStyle } from 'react-native';
-import { usePalette } from './theme';
+import { Pressable, StyleSheet, type StyleProp, type ViewStyle } from 'react-native';
+import { stylesFor } from './stylesFor';
+
+const { row } = StyleSheet.create({ row: { minHeight: 48 } });
+const usePressed = stylesFor(({ accentSoft }) => ({ pressed: { backgroundColor: accentSoft } }));
 
 /** A surface that can be pressed, at least 48 px high, with a visible focus. */
 export function PressRow({
@@ -20,7 +23,7 @@ export function PressRow({
   readonly style?: StyleProp<ViewStyle>;
   readonly children: ReactNode;
 }) {
-  const palette = usePalette();
+  const styles = usePressed();
   const state = role === 'radio' ? { 'aria-checked': selected } : role === 'tab' ? { 'aria-selected': selected } : {};
   return (
     <Pressable
@@ -29,7 +32,7 @@ export function PressRow({
       aria-label={label}
       aria-expanded={expanded}
       onPress={onPress}
-      style={({ pressed }) => [{ minHeight: 48 }, style, pressed ? { backgroundColor: palette.accentSoft } : null]}
+      style={({ pressed }) => (pressed ? [row, style, styles.pressed] : [row, style])}
     >
       {children}
     </Pressable>

@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { IconButton } from 'react-native-paper';
 import { usePalette } from './theme';
+import { ToolButton } from './ToolButton';
 import { Words } from './Words';
 
 /** A page with its title, the way back and its actions. */
@@ -74,12 +74,8 @@ export function Screen({
 function BackButton({ to }: { readonly to: string }) {
   const router = useRouter();
   return (
-    <IconButton
-      icon="arrow-left"
-      size={26}
-      style={{ width: 48, height: 48 }}
-      accessibilityLabel="Back"
-      onPress={() => router.navigate(to)}
-    />
+    <View style={{ margin: 6 }}>
+      <ToolButton icon="arrow-left" label="Back" onPress={() => router.navigate(to)} />
+    </View>
   );
 }

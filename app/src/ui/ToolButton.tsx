@@ -1,8 +1,20 @@
-import { IconButton } from 'react-native-paper';
-import type { IconName } from './Icon';
+import { memo } from 'react';
+import { Pressable } from 'react-native';
+import { Icon, type IconName } from './Icon';
+import { stylesFor } from './stylesFor';
+import { usePalette } from './theme';
+
+const useStyles = stylesFor((palette) => {
+  const button = { width: 48, height: 48, borderRadius: 24, alignItems: 'center', justifyContent: 'center' } as const;
+  return {
+    button,
+    pressed: { ...button, backgroundColor: palette.accentSoft },
+    disabled: { ...button, opacity: 0.38 },
+  };
+});
 
 /** A small action in a page's head or at the end of a row: an icon, its name for screen readers, 48 px. */
-export function ToolButton({
+export const ToolButton = memo(function ToolButton({
   icon,
   label,
   onPress,
@@ -13,14 +25,18 @@ export function ToolButton({
   readonly onPress: () => void;
   readonly disabled?: boolean;
 }) {
+  const styles = useStyles();
+  const palette = usePalette();
   return (
-    <IconButton
-      icon={icon}
-      size={26}
-      style={{ width: 48, height: 48, margin: 0 }}
-      accessibilityLabel={label}
+    <Pressable
+      role="button"
+      aria-label={label}
+      aria-disabled={disabled}
       disabled={disabled}
       onPress={onPress}
-    />
+      style={({ pressed }) => (disabled ? styles.disabled : pressed ? styles.pressed : styles.button)}
+    >
+      <Icon name={icon} size={26} color={palette.muted} />
+    </Pressable>
   );
-}
+});

@@ -1,10 +1,13 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import { PressRow } from './PressRow';
 import { fonts, usePalette } from './theme';
 import { Words } from './Words';
 
 /** The tools of a station as tabs side by side. */
-export function ToolTabs<Key extends string>({
+export const ToolTabs = memo(Tabs) as typeof Tabs;
+
+function Tabs<Key extends string>({
   label,
   tools,
   chosen,

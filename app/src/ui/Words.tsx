@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import { StyleSheet, Text, type TextProps } from 'react-native';
+import { StyleSheet, Text, type StyleProp, type TextProps, type TextStyle } from 'react-native';
 import { fonts, usePalette } from './theme';
 
 export type WordsStyle = 'body' | 'small' | 'strong' | 'heading' | 'title' | 'figure' | 'bigFigure';
@@ -26,19 +26,35 @@ export interface WordsProps extends TextProps {
 /** How much larger than usual text is shown. */
 export const TextScaleContext = createContext(1);
 
+const inks = new Map<string, TextStyle>();
+
+/** A colour of text as a style that is made once. */
+function inkOf(color: string): TextStyle {
+  const known = inks.get(color);
+  if (known) return known;
+  const { ink } = StyleSheet.create({ ink: { color } });
+  inks.set(color, ink);
+  return ink;
+}
+
+function scaledBy(scale: number, style: StyleProp<TextStyle>): TextStyle {
+  const own = StyleSheet.flatten(style);
+  return { fontSize: (own.fontSize ?? 16) * scale, lineHeight: (own.lineHeight ?? 23) * scale };
+}
+
 /** Text in the product's face. */
 export function Words({ kind = 'body', muted = false, color, level, style, children, ...rest }: WordsProps) {
   const palette = usePalette();
   const scale = useContext(TextScaleContext);
-  const own = StyleSheet.flatten([styles[kind], style]);
-  const scaled =
-    scale === 1 ? null : { fontSize: (own.fontSize ?? 16) * scale, lineHeight: (own.lineHeight ?? 23) * scale };
+  const ink = inkOf(color ?? (muted ? palette.muted : palette.text));
   const heading = level === undefined ? {} : ({ role: 'heading', 'aria-level': level } as const);
   return (
     <Text
       {...heading}
       {...rest}
-      style={[styles[kind], { color: color ?? (muted ? palette.muted : palette.text) }, style, scaled]}
+      style={
+        scale === 1 ? [styles[kind], ink, style] : [styles[kind], ink, style, scaledBy(scale, [styles[kind], style])]
+      }
     >
       {children}
     </Text>

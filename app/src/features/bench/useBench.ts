@@ -2,6 +2,7 @@ import {
   fittingSetting,
   onBench,
   restingBench,
+  SolverMemory,
   truthRow,
   type BenchState,
   type Netlist,
@@ -46,20 +47,25 @@ export function useBench(id: string, planned: Netlist): Bench {
     [id],
   );
   const { state } = bench;
+  const [memory] = useState(() => new SolverMemory());
   const netlist = useMemo(() => onBench(planned, state), [planned, state]);
-  const row = useMemo(() => truthRow(netlist, fittingSetting(netlist, state.setting)), [netlist, state.setting]);
-  return {
-    state,
-    netlist,
-    row,
-    canUndo: bench.past.length > 0,
-    change: (part) =>
-      put(({ state: before, past }) => ({
-        state: { ...before, ...part },
-        past: [...past, before].slice(-PAST_AT_MOST),
-      })),
-    hold: (setting) => put(({ state: before, past }) => ({ state: { ...before, setting }, past })),
-    undo: () => put(({ state: now, past }) => ({ state: past[past.length - 1] ?? now, past: past.slice(0, -1) })),
-    reset: () => put(({ state: before, past }) => ({ state: restingBench, past: [...past, before] })),
-  };
+  const row = useMemo(
+    () => truthRow(netlist, fittingSetting(netlist, state.setting), memory),
+    [netlist, state.setting, memory],
+  );
+  // The same as long as it is the same bench: what only does something is not shown anew.
+  const hands = useMemo(
+    (): Pick<Bench, 'change' | 'hold' | 'undo' | 'reset'> => ({
+      change: (part) =>
+        put(({ state: before, past }) => ({
+          state: { ...before, ...part },
+          past: [...past, before].slice(-PAST_AT_MOST),
+        })),
+      hold: (setting) => put(({ state: before, past }) => ({ state: { ...before, setting }, past })),
+      undo: () => put(({ state: now, past }) => ({ state: past[past.length - 1] ?? now, past: past.slice(0, -1) })),
+      reset: () => put(({ state: before, past }) => ({ state: restingBench, past: [...past, before] })),
+    }),
+    [put],
+  );
+  return { state, netlist, row, canUndo: bench.past.length > 0, ...hands };
 }

@@ -12,6 +12,7 @@ import { exportJob } from '../../data/files';
 import { choicesOfNew, useSettings } from '../../data/settings';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
+import { Gradually } from '../../ui/Gradually';
 import { NameDialog } from '../../ui/NameDialog';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
@@ -78,9 +79,11 @@ function Boat({ draft }: { readonly draft: Draft }) {
       <SaveNotices draft={draft} />
       <CircuitsCard draft={draft} assessed={assessed} />
       <BoatFindings draft={draft} findings={findings} />
-      <WaterDetails draft={draft} />
-      <BoatDetails draft={draft} />
-      <BoatActions draft={draft} assessed={assessed} />
+      <Gradually first={0}>
+        <WaterDetails draft={draft} />
+        <BoatDetails draft={draft} />
+        <BoatActions draft={draft} assessed={assessed} />
+      </Gradually>
       {naming ? (
         <NameDialog
           title="Add a circuit"

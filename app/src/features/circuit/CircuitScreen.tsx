@@ -3,7 +3,7 @@ import { withIdea } from '@harbor-latch/core/assess/withIdea';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useAssessment } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
@@ -13,7 +13,7 @@ import { exportSvg } from '../../data/files';
 import { useUnits } from '../../data/settings';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
 import { svgText } from '../../drawing/svgText';
-import { Kept } from '../../ui/Kept';
+import { Kept, useKept } from '../../ui/Kept';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
 import { ToolButton } from '../../ui/ToolButton';
@@ -23,11 +23,11 @@ import { SaveStatus } from '../boat/SaveStatus';
 import { StationFrame } from './StationFrame';
 import type { AtStation, Station } from './atStation';
 import { StationBar, StationRail } from './StationBar';
-import { stationNamed, stations } from './stations';
+import { stationNamed, stations, type StationEntry } from './stations';
 
 const WIDE = 1000;
 /** So long a page that was just opened has the machine to itself, ms. */
-const AFTER_PAINT_MS = 400;
+const AFTER_PAINT_MS = 150;
 
 /** A circuit at its stations: one after the other on a phone, side by side where there is room. */
 export function CircuitScreen() {
@@ -73,7 +73,7 @@ function Circuit({
   const { station, go } = useStation(addressed);
   const wide = width >= WIDE;
   const shown = station === 'drawing' && wide ? 'size' : station;
-  const kept = useKept(shown);
+  const kept = useStationsKept(shown, wide);
   const [steady, setSteady] = useState(draft);
   if (steady !== draft && !sameToStations(steady, draft)) setSteady(draft);
   const boat = useAssessment(draft.job);
@@ -128,15 +128,32 @@ function Circuit({
     >
       <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
         {wide ? <StationRail station={shown} assessed={assessed} onGo={at.onGo} /> : null}
-        {stations
-          .filter(({ key }) => key === shown || kept.has(key))
-          .map((entry) => (
-            <Kept key={entry.key} shown={entry.key === shown}>
-              <StationFrame entry={entry} at={at} />
-            </Kept>
-          ))}
+        <View style={{ flex: 1, minWidth: 0 }}>
+          {stations
+            .filter(({ key }) => key === shown || kept.has(key))
+            .map((entry) => (
+              <KeptStation key={entry.key} entry={entry} at={at} shown={entry.key === shown} />
+            ))}
+        </View>
       </View>
     </Screen>
+  );
+}
+
+/** A station that rests while another is shown. */
+function KeptStation({
+  entry,
+  at,
+  shown,
+}: {
+  readonly entry: StationEntry;
+  readonly at: AtStation;
+  readonly shown: boolean;
+}) {
+  return (
+    <Kept shown={shown}>
+      <StationFrame entry={entry} at={useKept(at, shown)} />
+    </Kept>
   );
 }
 
@@ -156,21 +173,22 @@ function useStation(addressed: Station) {
 }
 
 /** Stations that are ready to be shown: those seen, and the others one after the other while nothing else is to be done. */
-function useKept(shown: Station): ReadonlySet<Station> {
+function useStationsKept(shown: Station, wide: boolean): ReadonlySet<Station> {
   const [kept, setKept] = useState<ReadonlySet<Station>>(new Set([shown]));
   if (!kept.has(shown)) setKept(new Set([...kept, shown]));
   useEffect(() => {
-    const next = stations.find(({ key }) => !kept.has(key));
+    const next = stations.find(({ key, onRail }) => !kept.has(key) && (onRail || !wide));
     if (!next) return undefined;
     // What was asked for is painted first.
     let stop = (): void => undefined;
     const timer = setTimeout(() => {
-      stop = whenIdle(() => setKept(new Set([...kept, next.key])));
+      // A tap in the middle of it goes first.
+      stop = whenIdle(() => startTransition(() => setKept(new Set([...kept, next.key]))));
     }, AFTER_PAINT_MS);
     return () => {
       clearTimeout(timer);
       stop();
     };
-  }, [kept]);
+  }, [kept, wide]);
   return kept;
 }

@@ -10,6 +10,7 @@ import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { useWaterTask } from '../../data/waterWorker';
 import { BigButton } from '../../ui/BigButton';
+import { useShown } from '../../ui/Kept';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
@@ -152,8 +153,9 @@ function Played({
   useEffect(() => {
     before.current.atS = atS;
   }, [atS]);
+  const shown = useShown();
   useEffect(() => {
-    if (!playing) return;
+    if (!playing || !shown) return;
     let last = performance.now();
     let frame = requestAnimationFrame(function tick(now) {
       const next = Math.min(run.seconds, before.current.atS + ((now - last) / 1000) * Number(speed));
@@ -163,7 +165,7 @@ function Played({
       else frame = requestAnimationFrame(tick);
     });
     return () => cancelAnimationFrame(frame);
-  }, [playing, speed, run.seconds]);
+  }, [playing, shown, speed, run.seconds]);
   const levelM = piece ? levelAt(piece, run.trace[run.trace.indexOf(piece) - 1]?.endM, atS) : 0;
   const running = piece ? run.pumps.filter((_, index) => (piece.running[index] ?? 0) > 0.5).map(({ id }) => id) : [];
   const runningKey = running.join();

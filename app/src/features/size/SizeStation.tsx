@@ -7,6 +7,7 @@ import { useAlternatives, useFixes } from '../../data/assessment';
 import { Empty } from '../../ui/Empty';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
+import { Gradually } from '../../ui/Gradually';
 import { Words } from '../../ui/Words';
 import { AlarmCard } from './AlarmCard';
 import { AlternativesCard } from './AlternativesCard';
@@ -92,48 +93,50 @@ function Sized({
     );
   return (
     <View style={{ gap: 12 }}>
-      {assessed.status === 'sized' ? <AnswerCard assessed={assessed} /> : <AlarmCard assessed={assessed} />}
-      {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
-      <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
-      {assessed.status === 'sized' ? (
-        <>
-          <SupplyTable facts={assessed.facts} />
-          <Alternatives job={job} circuitId={circuit.id} />
-        </>
-      ) : null}
-      <Card>
-        <View style={{ padding: 14, paddingBottom: 10 }}>
-          <Words kind="heading" level={2}>
-            Conductors
-          </Words>
-          <Words kind="small" muted>
-            Touch one for other sizes and the working.
-          </Words>
+      <Gradually first={2}>
+        {assessed.status === 'sized' ? <AnswerCard assessed={assessed} /> : <AlarmCard assessed={assessed} />}
+        {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
+        <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
+        {assessed.status === 'sized' ? (
+          <>
+            <SupplyTable facts={assessed.facts} />
+            <Alternatives job={job} circuitId={circuit.id} />
+          </>
+        ) : null}
+        <Card>
+          <View style={{ padding: 14, paddingBottom: 10 }}>
+            <Words kind="heading" level={2}>
+              Conductors
+            </Words>
+            <Words kind="small" muted>
+              Touch one for other sizes and the working.
+            </Words>
+          </View>
+          {facts.conductors.map((conductor) => {
+            const { id } = conductor.planned;
+            return (
+              <ConductorRow
+                key={id}
+                facts={facts}
+                conductor={conductor}
+                open={selected === id}
+                onToggle={() => onSelect(selected === id ? null : id)}
+                onSize={(size) => chooseSize(id, size)}
+              />
+            );
+          })}
+        </Card>
+        {assessed.status === 'sized' ? <FuseCard assessed={assessed} onChoose={chooseProtection} /> : null}
+        <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
+        <WiredAsCard statements={assessed.wiredAs} />
+        <View style={{ gap: 6, paddingHorizontal: 4 }}>
+          {[cautions.autoStart, cautions.batteryBurns, cautions.fuelVapour, cautions.localRules].map((caution) => (
+            <Words key={caution} kind="small" muted>
+              {caution}
+            </Words>
+          ))}
         </View>
-        {facts.conductors.map((conductor) => {
-          const { id } = conductor.planned;
-          return (
-            <ConductorRow
-              key={id}
-              facts={facts}
-              conductor={conductor}
-              open={selected === id}
-              onToggle={() => onSelect(selected === id ? null : id)}
-              onSize={(size) => chooseSize(id, size)}
-            />
-          );
-        })}
-      </Card>
-      {assessed.status === 'sized' ? <FuseCard assessed={assessed} onChoose={chooseProtection} /> : null}
-      <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
-      <WiredAsCard statements={assessed.wiredAs} />
-      <View style={{ gap: 6, paddingHorizontal: 4 }}>
-        {[cautions.autoStart, cautions.batteryBurns, cautions.fuelVapour, cautions.localRules].map((caution) => (
-          <Words key={caution} kind="small" muted>
-            {caution}
-          </Words>
-        ))}
-      </View>
+      </Gradually>
     </View>
   );
 }

@@ -2,8 +2,26 @@ import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
+import { stylesFor } from '../../ui/stylesFor';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+
+const useStyles = stylesFor((palette) => {
+  const more = {
+    marginHorizontal: -14,
+    marginBottom: -14,
+    borderTopWidth: 1,
+    borderColor: palette.line,
+    backgroundColor: palette.raised,
+  } as const;
+  return {
+    more,
+    alone: { ...more, marginTop: -14, borderTopWidth: 0 },
+    line: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 14, paddingVertical: 8 },
+    words: { flex: 1, minWidth: 0 },
+    opened: { padding: 14, paddingTop: 6, gap: 16 },
+  };
+});
 
 /** What has a sensible default: summed up in a line, opened to change it. */
 export function More({
@@ -19,24 +37,12 @@ export function More({
   readonly children: ReactNode;
 }) {
   const palette = usePalette();
+  const styles = useStyles();
   const [open, setOpen] = useState(false);
   return (
-    <View
-      style={{
-        marginHorizontal: -14,
-        marginBottom: -14,
-        ...(alone ? { marginTop: -14 } : { borderTopWidth: 1 }),
-        borderColor: palette.line,
-        backgroundColor: palette.raised,
-      }}
-    >
-      <PressRow
-        onPress={() => setOpen(!open)}
-        expanded={open}
-        label={`${title}: ${summary}`}
-        style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 14, paddingVertical: 8 }}
-      >
-        <View style={{ flex: 1, minWidth: 0 }}>
+    <View style={alone ? styles.alone : styles.more}>
+      <PressRow onPress={() => setOpen(!open)} expanded={open} label={`${title}: ${summary}`} style={styles.line}>
+        <View style={styles.words}>
           <Words kind="strong">{title}</Words>
           <Words kind="small" muted>
             {summary}
@@ -44,7 +50,7 @@ export function More({
         </View>
         <Icon name={open ? 'chevron-up' : 'chevron-down'} size={24} color={palette.muted} />
       </PressRow>
-      {open ? <View style={{ padding: 14, paddingTop: 6, gap: 16 }}>{children}</View> : null}
+      {open ? <View style={styles.opened}>{children}</View> : null}
     </View>
   );
 }

@@ -2,9 +2,57 @@ import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/c
 import type { ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { Icon } from '../../ui/Icon';
+import { stylesFor } from '../../ui/stylesFor';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import type { NumberFieldProps } from './numberFieldProps';
+
+const useStyles = stylesFor((palette) => {
+  const box = {
+    flex: 1,
+    minWidth: 0,
+    flexDirection: 'row',
+    alignItems: 'center',
+    height: 52,
+    borderRadius: 10,
+    borderWidth: 1,
+    borderColor: palette.muted,
+    backgroundColor: palette.surface,
+  } as const;
+  const step = {
+    width: 52,
+    height: 52,
+    borderRadius: 10,
+    alignItems: 'center',
+    justifyContent: 'center',
+    backgroundColor: palette.raised,
+    borderWidth: 1,
+    borderColor: palette.line,
+  } as const;
+  return {
+    frame: { gap: 4 },
+    head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 },
+    label: { flexShrink: 1 },
+    needed: { fontFamily: fonts.medium },
+    entry: { flexDirection: 'row', gap: 8, alignItems: 'center' },
+    box,
+    invalidBox: { ...box, borderWidth: 2, borderColor: palette.stop },
+    input: {
+      flex: 1,
+      minWidth: 0,
+      height: 48,
+      paddingLeft: 14,
+      fontFamily: fonts.bold,
+      fontSize: 20,
+      color: palette.text,
+      fontVariant: ['tabular-nums'],
+    },
+    unit: { minWidth: 52, height: 48, alignItems: 'center', justifyContent: 'center' },
+    onlyUnit: { minWidth: 44, textAlign: 'center' },
+    step,
+    stepPressed: { ...step, backgroundColor: palette.accentSoft },
+  };
+});
 
 /** A field's label, its standing, and what is to be said under it. */
 export function FieldFrame({
@@ -26,25 +74,22 @@ export function FieldFrame({
   readonly children: ReactNode;
 }) {
   const palette = usePalette();
+  const styles = useStyles();
   const tag =
     error !== undefined || entered ? null : needed ? 'needed' : assumed === undefined ? 'not entered' : 'default';
   return (
-    <View style={{ gap: 4 }}>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 8 }}>
-        <Words kind="strong" style={{ flexShrink: 1 }}>
+    <View style={styles.frame}>
+      <View style={styles.head}>
+        <Words kind="strong" style={styles.label}>
           {label}
         </Words>
         {tag === null ? null : (
-          <Words
-            kind="small"
-            color={needed ? palette.caution : palette.muted}
-            style={needed ? { fontFamily: fonts.medium } : null}
-          >
+          <Words kind="small" color={needed ? palette.caution : palette.muted} style={needed ? styles.needed : null}>
             {tag}
           </Words>
         )}
       </View>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>{children}</View>
+      <View style={styles.entry}>{children}</View>
       {error === undefined ? null : (
         <View role="alert" style={{ flexDirection: 'row', gap: 6 }}>
           <Icon name="alert-octagon" size={18} color={palette.stop} />
@@ -83,22 +128,11 @@ interface EntryProps extends NumberFieldProps {
 /** The box one types into, with its unit, which changes the system at a touch. */
 export function Entry({ label, quantity, assumed, text, onText, onBlur, units, onUnits, invalid }: EntryProps) {
   const palette = usePalette();
+  const styles = useStyles();
   const unit = shownUnit(quantity, units);
   const canSwitch = shownUnit(quantity, 'metric').symbol !== shownUnit(quantity, 'us').symbol;
   return (
-    <View
-      style={{
-        flex: 1,
-        minWidth: 0,
-        flexDirection: 'row',
-        alignItems: 'center',
-        height: 52,
-        borderRadius: 10,
-        borderWidth: invalid ? 2 : 1,
-        borderColor: invalid ? palette.stop : palette.muted,
-        backgroundColor: palette.surface,
-      }}
-    >
+    <View style={invalid ? styles.invalidBox : styles.box}>
       <TextInput
         accessibilityLabel={`${label}, in ${unit.symbol}`}
         aria-invalid={invalid}
@@ -109,30 +143,21 @@ export function Entry({ label, quantity, assumed, text, onText, onBlur, units, o
         placeholderTextColor={palette.muted}
         inputMode="decimal"
         selectTextOnFocus
-        style={{
-          flex: 1,
-          minWidth: 0,
-          height: 48,
-          paddingLeft: 14,
-          fontFamily: fonts.bold,
-          fontSize: 20,
-          color: palette.text,
-          fontVariant: ['tabular-nums'],
-        }}
+        style={styles.input}
       />
       {canSwitch ? (
         <Pressable
           role="button"
           aria-label={`${label}: unit ${unit.symbol}, change`}
           onPress={onUnits}
-          style={{ minWidth: 52, height: 48, alignItems: 'center', justifyContent: 'center' }}
+          style={styles.unit}
         >
-          <Words color={palette.accent} style={{ fontFamily: fonts.medium }}>
+          <Words color={palette.accent} style={styles.needed}>
             {unit.symbol}
           </Words>
         </Pressable>
       ) : (
-        <Words muted style={{ minWidth: 44, textAlign: 'center' }}>
+        <Words muted style={styles.onlyUnit}>
           {unit.symbol}
         </Words>
       )}
@@ -150,21 +175,13 @@ export function StepButton({
   readonly onPress: () => void;
 }) {
   const palette = usePalette();
+  const styles = useStyles();
   return (
     <Pressable
       role="button"
       aria-label={label}
       onPress={onPress}
-      style={({ pressed }) => ({
-        width: 52,
-        height: 52,
-        borderRadius: 10,
-        alignItems: 'center',
-        justifyContent: 'center',
-        backgroundColor: pressed ? palette.accentSoft : palette.raised,
-        borderWidth: 1,
-        borderColor: palette.line,
-      })}
+      style={({ pressed }) => (pressed ? styles.stepPressed : styles.step)}
     >
       <Icon name={icon} size={24} color={palette.text} />
     </Pressable>

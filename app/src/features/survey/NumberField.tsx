@@ -12,7 +12,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { PressRow } from '../../ui/PressRow';
-import { usePalette } from '../../ui/theme';
+import { stylesFor } from '../../ui/stylesFor';
 import { Words } from '../../ui/Words';
 import { useDoubt, useField, useRound, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
@@ -141,6 +141,22 @@ function stepped({ sign, by, base, quantity, units, signed }: StepQuestion): str
   return plainNumber(toUnit(fromUnit(next, unit), unit), unit.digits + 1);
 }
 
+const useStyles = stylesFor((palette) => ({
+  picks: { flexDirection: 'row', gap: 6 },
+  pick: {
+    flex: 1,
+    minWidth: 44,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: 10,
+    borderWidth: 1,
+    // Folded sections are as raised as these: the line tells them apart.
+    borderColor: palette.line,
+    backgroundColor: palette.raised,
+  },
+  figure: { fontVariant: ['tabular-nums'] },
+}));
+
 /** Common values, one touch each. */
 function Picks({
   label,
@@ -155,28 +171,18 @@ function Picks({
   readonly units: UnitSystem;
   readonly onPick: (text: string) => void;
 }) {
-  const palette = usePalette();
+  const styles = useStyles();
   const { symbol } = shownUnit(quantity, units);
   return (
-    <View style={{ flexDirection: 'row', gap: 6 }}>
+    <View style={styles.picks}>
       {picks.map((pick) => (
         <PressRow
           key={pick}
           label={`${label}: ${pick} ${symbol}`}
           onPress={() => onPick(String(pick))}
-          style={{
-            flex: 1,
-            minWidth: 44,
-            alignItems: 'center',
-            justifyContent: 'center',
-            borderRadius: 10,
-            borderWidth: 1,
-            // Folded sections are as raised as these: the line tells them apart.
-            borderColor: palette.line,
-            backgroundColor: palette.raised,
-          }}
+          style={styles.pick}
         >
-          <Words style={{ fontVariant: ['tabular-nums'] }}>{String(pick)}</Words>
+          <Words style={styles.figure}>{String(pick)}</Words>
         </PressRow>
       ))}
     </View>

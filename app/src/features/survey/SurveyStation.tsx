@@ -8,6 +8,7 @@ import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
+import { Gradually } from '../../ui/Gradually';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { BoatForm } from './BoatForm';
@@ -49,18 +50,20 @@ export function SurveyStation({
       <DoubtsContext.Provider value={doubts}>
         <View style={{ gap: 12 }}>
           <Needs assessed={assessed} />
-          {pump ? <SourceStage draft={draft} index={index} circuit={circuit} /> : null}
-          {sourceLeg && circuit.sharesFeedWith === undefined ? (
-            <LegStage index={index} leg={sourceLeg} circuit={circuit} />
-          ) : null}
-          <PanelStage draft={draft} index={index} circuit={circuit} />
-          {bilgeLeg ? <LegStage index={index} leg={bilgeLeg} circuit={circuit} /> : null}
-          {pump ? <PumpStage index={index} circuit={circuit} /> : null}
-          {negativeLeg ? <LegStage index={index} leg={negativeLeg} circuit={circuit} /> : null}
-          <WaterStage draft={draft} index={index} />
-          {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
-          <JudgeStage index={index} />
-          <Assumed draft={draft} index={index} />
+          <Gradually first={1}>
+            {pump ? <SourceStage draft={draft} index={index} circuit={circuit} /> : null}
+            {sourceLeg && circuit.sharesFeedWith === undefined ? (
+              <LegStage index={index} leg={sourceLeg} circuit={circuit} />
+            ) : null}
+            <PanelStage draft={draft} index={index} circuit={circuit} />
+            {bilgeLeg ? <LegStage index={index} leg={bilgeLeg} circuit={circuit} /> : null}
+            {pump ? <PumpStage index={index} circuit={circuit} /> : null}
+            {negativeLeg ? <LegStage index={index} leg={negativeLeg} circuit={circuit} /> : null}
+            <WaterStage draft={draft} index={index} />
+            {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
+            <JudgeStage index={index} />
+            <Assumed draft={draft} index={index} />
+          </Gradually>
         </View>
       </DoubtsContext.Provider>
     </BoatForm>

@@ -7,9 +7,9 @@ import { SurveyStation } from './SurveyStation';
 let page: Page;
 afterEach(() => page.close());
 
-function survey(job: Job, units: 'metric' | 'us' = 'metric'): Page {
+async function survey(job: Job, units: 'metric' | 'us' = 'metric'): Promise<Page> {
   page = new Page(storeWith(job));
-  return page.show(
+  page.show(
     (draft) => {
       const [assessed] = assess(draft.job);
       if (!assessed) throw new Error('The boat has no circuit.');
@@ -17,6 +17,7 @@ function survey(job: Job, units: 'metric' | 'us' = 'metric'): Page {
     },
     { units },
   );
+  return page.settle();
 }
 
 const circuit = (): Circuit => {
@@ -28,7 +29,7 @@ const circuit = (): Circuit => {
 describe('the survey', () => {
   it('counts down the figures that are needed, and needs no other', async () => {
     const job = boatWith();
-    survey({ ...job, circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')] });
+    await survey({ ...job, circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')] });
     expect(page.text).toContain('4 figures are still needed');
     await page.fill('Source to panel, one way, in m', '3');
     await page.fill('Panel to bilge, one way, in m', '5');
@@ -40,7 +41,7 @@ describe('the survey', () => {
   });
 
   it('begins with a class of pump, says that its figures are typical, and keeps them as the label’s own', async () => {
-    survey(boatWith({ pump: {} }));
+    await survey(boatWith({ pump: {} }));
     await page.pressIn(page.labelled('Class of pump'), 'Medium, 3000 L/h');
     expect(circuit().pump.currentA).toBeGreaterThan(0);
     expect(page.text).toContain('Figures typical of the class');
@@ -51,7 +52,7 @@ describe('the survey', () => {
   });
 
   it('asks of each scheme what it has, and keeps what was measured when the scheme changes', async () => {
-    survey(boatWith({ floatA: 12, panel: { switchA: 15 } }));
+    await survey(boatWith({ floatA: 12, panel: { switchA: 15 } }));
     const legs = circuit().legs;
     for (const scheme of schemeKeys) {
       await page.unfold('Wired as');
@@ -67,7 +68,7 @@ describe('the survey', () => {
   });
 
   it('wires lights only where there are any', async () => {
-    survey(boatWith());
+    await survey(boatWith());
     expect(page.text).not.toContain('Light tap’s fuse');
     await page.choose('Running light', 'LED');
     expect(page.text).toContain('The running light is wired');
@@ -85,7 +86,7 @@ describe('the survey', () => {
   });
 
   it('takes a fuse of the panel and one on the battery post, by kind and by rating', async () => {
-    survey(boatWith());
+    await survey(boatWith());
     await page.unfold('More of the panel');
     await page.choose('Fuse in the panel', 'blade fuse');
     expect(circuit().panel?.fuse).toEqual({ kind: 'blade', ratingA: 10 });
@@ -99,7 +100,7 @@ describe('the survey', () => {
   });
 
   it('takes a cable in pieces, each in its own surroundings, and forgets one that is removed', async () => {
-    survey(boatWith());
+    await survey(boatWith());
     await page.unfold('More of this cable');
     await page.pressText('Add a piece in other surroundings');
     expect(circuit().legs.sourceToPanel.further).toEqual([{ lengthM: 1, engineSpace: true }]);
@@ -111,7 +112,7 @@ describe('the survey', () => {
   });
 
   it('takes points of a maker’s curve and the pump’s own leads', async () => {
-    survey(boatWith());
+    await survey(boatWith());
     await page.unfold('More of the pump');
     await page.pressText('Add a point');
     await page.pressText('Add a point');
@@ -131,7 +132,7 @@ describe('the survey', () => {
   });
 
   it('calls the posts what is printed at them', async () => {
-    survey(boatWith());
+    await survey(boatWith());
     expect(page.text).toContain('Named by what they do');
     await page.unfold('Posts as printed');
     const posts = page.labels('input').filter((label) => label.includes('(auto)') || label.includes('auto'));
@@ -142,7 +143,7 @@ describe('the survey', () => {
   });
 
   it('lists what is still assumed and what measuring it would change, and less of it once something is measured', async () => {
-    survey(boatWith());
+    await survey(boatWith());
     const count = () => Number(/(\d+) defaults stand in/.exec(page.text)?.[1]);
     const before = count();
     expect(before).toBeGreaterThan(3);
@@ -154,23 +155,23 @@ describe('the survey', () => {
     expect(page.text).toContain('Measured: ');
   });
 
-  it('doubts a figure that looks like gallons, beside its field', () => {
-    survey(boatWith({ pump: { currentA: 2, openFlowLPerH: 500 } }));
+  it('doubts a figure that looks like gallons, beside its field', async () => {
+    await survey(boatWith({ pump: { currentA: 2, openFlowLPerH: 500 } }));
     expect(page.text).toContain('Does the label say gallons? Then it is 1893 L/h.');
   });
 
   it('puts a circuit into a well, with a typical hose marked as a guess', async () => {
     const job = boatWith();
     const well = { id: 'bilge', name: 'Sump', aftM: -0.5, foreM: 0.5, section: { kind: 'box' as const, widthM: 0.4 } };
-    survey({ ...job, wells: [well] });
+    await survey({ ...job, wells: [well] });
     await page.pressText('Sump');
     expect(circuit().water?.wellId).toBe('bilge');
     expect(circuit().water?.hose?.guessed).toBe(true);
     expect(page.text).toContain('Stands in Sump.');
   });
 
-  it('speaks feet, inches and gallons where the yard does', () => {
-    survey(boatWith({ pump: { currentA: 5, openFlowLPerH: 800 * 3.785411784 } }), 'us');
+  it('speaks feet, inches and gallons where the yard does', async () => {
+    await survey(boatWith({ pump: { currentA: 5, openFlowLPerH: 800 * 3.785411784 } }), 'us');
     expect(page.labels('input')).toEqual(
       expect.arrayContaining(['Source to panel, one way, in ft', 'Battery to fuse, in in', 'Open flow, in gal/h']),
     );
@@ -190,7 +191,7 @@ describe('a circuit beside others', () => {
   };
 
   it('may hang on another’s feed, and then leaves battery and fuse to it', async () => {
-    survey(two());
+    await survey(two());
     expect(page.has('Battery to fuse, in mm')).toBe(true);
     await page.choose('Feed and fuse', 'With Second');
     expect(circuit().sharesFeedWith).toBe('second');
@@ -200,8 +201,8 @@ describe('a circuit beside others', () => {
     expect(circuit().sharesFeedWith).toBeUndefined();
   });
 
-  it('that leads a feed says so, and cannot hang on another’s', () => {
-    survey(two({ sharesFeedWith: 'main' }));
+  it('that leads a feed says so, and cannot hang on another’s', async () => {
+    await survey(two({ sharesFeedWith: 'main' }));
     expect(page.text).toContain('Other circuits hang on this feed');
     expect(page.has('Feed and fuse')).toBe(false);
   });
