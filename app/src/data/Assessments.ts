@@ -2,6 +2,7 @@ import type { AssessedCircuit, Assessment } from '@harbor-latch/core/assess/asse
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
+import { replaceEqualDeep } from '@tanstack/react-query';
 import type { Fixes, SentAssessment } from '../workers/assessWork';
 
 /** Who assesses jobs, mostly in a worker. */
@@ -121,12 +122,33 @@ function merged(job: Job, { circuits, findings }: SentAssessment, before: Held |
     before?.stamps.map((stamp, at) => [stamp, before.assessment.circuits[at]]),
   );
   const whole = circuits.flatMap(({ stamp, circuit }) => {
-    const one = circuit ?? there.get(stamp);
+    const one = circuit ? asBefore(circuit, before) : there.get(stamp);
     return one ? [{ stamp, one }] : [];
   });
   return {
     job,
     stamps: whole.map(({ stamp }) => stamp),
     assessment: { circuits: whole.map(({ one }) => one), findings },
+  };
+}
+
+/** What an assessed circuit says the same as before is the same: nothing that shows it is shown anew. */
+function asBefore(now: AssessedCircuit, before: Held | undefined): AssessedCircuit {
+  const last = before?.assessment.circuits.find(({ circuit }) => circuit.id === now.circuit.id);
+  if (!last || last.status === 'incomplete' || now.status === 'incomplete' || last.status !== now.status) return now;
+  const shared = {
+    findings: replaceEqualDeep(last.findings, now.findings),
+    wiredAs: replaceEqualDeep(last.wiredAs, now.wiredAs),
+  };
+  if (now.status === 'alarm' || last.status === 'alarm') return { ...now, ...shared };
+  return {
+    ...now,
+    ...shared,
+    facts: {
+      ...now.facts,
+      conductors: replaceEqualDeep(last.facts.conductors, now.facts.conductors),
+      supplies: replaceEqualDeep(last.facts.supplies, now.facts.supplies),
+      protection: replaceEqualDeep(last.facts.protection, now.facts.protection),
+    },
   };
 }

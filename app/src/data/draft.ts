@@ -1,4 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
+import { replaceEqualDeep } from '@tanstack/react-query';
 import type { StoredBoat } from './api';
 
 /** How a boat on this device stands against the server. */
@@ -57,7 +58,9 @@ export function newDraft(job: Job): Draft {
 }
 
 /** The draft with another job, to be saved; the job before can be had back by undo. */
-export function changed(draft: Draft, job: Job): Draft {
+export function changed(draft: Draft, next: Job): Draft {
+  // What stays the same stays the same object: nothing that shows it is shown anew.
+  const job = replaceEqualDeep(draft.job, next);
   return { ...draft, job, past: [...draft.past, draft.job].slice(-MOST_UNDO), save: waiting(draft.save) };
 }
 

@@ -1,4 +1,5 @@
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { BigButton } from './BigButton';
 import { Icon } from './Icon';
@@ -7,7 +8,7 @@ import { usePalette } from './theme';
 import { Words } from './Words';
 
 /** A finding with its numbers, its rule and source, and the fix where there is one. */
-export function FindingCard({
+export const FindingCard = memo(function FindingCard({
   finding,
   fix,
   trying = false,
@@ -18,7 +19,7 @@ export function FindingCard({
   readonly fix: Fix | undefined;
   /** Whether what may answer it is still being tried. */
   readonly trying?: boolean;
-  readonly onFix: () => void;
+  readonly onFix: (findingId: string) => void;
 }) {
   const palette = usePalette();
   const look = standingLook[finding.severity];
@@ -49,7 +50,7 @@ export function FindingCard({
       {fix ? (
         <View style={{ alignItems: 'flex-start', gap: 6 }}>
           {fix.effect.length > 0 ? <Words kind="small">{`This gives: ${fix.effect.join('; ')}.`}</Words> : null}
-          <BigButton icon="wrench" onPress={onFix}>
+          <BigButton icon="wrench" onPress={() => onFix(finding.id)}>
             {fix.label}
           </BigButton>
         </View>
@@ -62,4 +63,4 @@ export function FindingCard({
       ) : null}
     </View>
   );
-}
+});

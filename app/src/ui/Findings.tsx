@@ -1,6 +1,7 @@
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import type { FoundFixes } from '../data/assessment';
 import { FindingCard } from './FindingCard';
+import { useStable } from './useStable';
 
 /** Findings one under the other, each with what answers it. */
 export function Findings({
@@ -12,6 +13,7 @@ export function Findings({
   readonly fixes: FoundFixes;
   readonly onFix: (fix: Fix) => void;
 }) {
+  const take = useStable((findingId: string) => fixes.take(findingId, onFix));
   return (
     <>
       {findings.map((finding) => (
@@ -20,7 +22,7 @@ export function Findings({
           finding={finding}
           fix={fixes.known?.[finding.id]}
           trying={fixes.known === null && finding.mayHaveFix}
-          onFix={() => fixes.take(finding.id, onFix)}
+          onFix={take}
         />
       ))}
     </>

@@ -2,6 +2,9 @@ import { createContext, startTransition, useContext, useEffect, useState, type R
 import { View } from 'react-native';
 import { whenIdle } from './whenIdle';
 
+/** So long nothing must have changed before what is not shown is brought up to date, ms. */
+const QUIET_MS = 800;
+
 const ShownContext = createContext(true);
 
 /** Whether what is around this is shown, or kept for later: nothing plays that nobody sees. */
@@ -29,9 +32,17 @@ export function Kept({ shown, children }: { readonly shown: boolean; readonly ch
 export function useKept<T>(value: T, shown: boolean): T {
   const [held, setHeld] = useState(value);
   if (shown && held !== value) setHeld(value);
-  useEffect(
-    () => (shown || held === value ? undefined : whenIdle(() => startTransition(() => setHeld(value)))),
-    [shown, held, value],
-  );
+  useEffect(() => {
+    if (shown || held === value) return undefined;
+    // While one change follows another nothing else is made ready.
+    let stop = (): void => undefined;
+    const timer = setTimeout(() => {
+      stop = whenIdle(() => startTransition(() => setHeld(value)));
+    }, QUIET_MS);
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [shown, held, value]);
   return shown ? value : held;
 }

@@ -1,4 +1,4 @@
-import { worstSeverity, type Severity } from '../findings/finding';
+import { worstSeverity, type Finding, type Severity } from '../findings/finding';
 import type { AssessedCircuit } from './assessed';
 
 /** How a circuit stands: the worst that was found, or that the survey is not finished. */
@@ -11,10 +11,14 @@ export function standingRank(standing: Standing): number {
   return standingOrder[standing];
 }
 
-/** The standing of one circuit; notes alone leave it good. */
+/** The standing of one circuit. */
 export function standingOf(assessed: AssessedCircuit): Standing {
-  if (assessed.status === 'incomplete') return 'incomplete';
-  const worst = worstSeverity(assessed.findings);
+  return assessed.status === 'incomplete' ? 'incomplete' : standingBy(assessed.findings);
+}
+
+/** How a circuit stands by what is found of it; notes alone leave it good. */
+export function standingBy(findings: readonly Pick<Finding, 'severity'>[]): Exclude<Standing, 'incomplete' | 'note'> {
+  const worst = worstSeverity(findings);
   return worst === null || worst === 'note' ? 'good' : worst;
 }
 

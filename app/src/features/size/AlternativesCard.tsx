@@ -1,6 +1,7 @@
 import type { Alternative } from '@harbor-latch/core/sizing/index';
 import { dropSchools } from '@harbor-latch/core/reference/index';
 import { formatPercent, formatVolts, shownUnit, toUnit } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
@@ -8,7 +9,11 @@ import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** What both schools propose and the sizes beside them, and what each gives at the pump. */
-export function AlternativesCard({ alternatives }: { readonly alternatives: readonly Alternative[] }) {
+export const AlternativesCard = memo(function AlternativesCard({
+  alternatives,
+}: {
+  readonly alternatives: readonly Alternative[];
+}) {
   const palette = usePalette();
   const units = useUnits();
   const flowUnit = shownUnit('flow', units);
@@ -70,4 +75,4 @@ export function AlternativesCard({ alternatives }: { readonly alternatives: read
       </View>
     </Card>
   );
-}
+});

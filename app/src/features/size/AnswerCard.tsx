@@ -1,10 +1,10 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import { standingOf } from '@harbor-latch/core/assess/standing';
+import { standingBy } from '@harbor-latch/core/assess/standing';
 import { circuitWorking } from '@harbor-latch/core/explain/index';
 import type { CircuitFacts } from '@harbor-latch/core/findings/index';
 import { defaults, dropSchools, protectionFamilies } from '@harbor-latch/core/reference/index';
 import { formatPercent, formatVolts } from '@harbor-latch/core/units/index';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
 import { Icon } from '../../ui/Icon';
@@ -17,12 +17,11 @@ import { WorkingList } from './WorkingList';
 type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
 
 /** The answer in one look: sizes, fuse, and what reaches the pump. */
-export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
-  const { facts } = assessed;
+export const AnswerCard = memo(function AnswerCard({ facts, findings }: Pick<Sized, 'facts' | 'findings'>) {
   const palette = usePalette();
   const [open, setOpen] = useState(false);
-  const standing = standingOf(assessed);
-  const worst = assessed.findings.filter((finding) => finding.severity === standing).length;
+  const standing = standingBy(findings);
+  const worst = findings.filter((finding) => finding.severity === standing).length;
   const rated = facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV);
   return (
     <Card>
@@ -53,7 +52,7 @@ export function AnswerCard({ assessed }: { readonly assessed: Sized }) {
       </View>
     </Card>
   );
-}
+});
 
 /** "10 AWG", or the sizes in use where they differ, largest number first. */
 function sizesInWords(facts: CircuitFacts): string {

@@ -2,6 +2,7 @@ import { conductorWorking } from '@harbor-latch/core/explain/index';
 import type { ConductorFacts } from '@harbor-latch/core/findings/index';
 import { conductorSizes } from '@harbor-latch/core/reference/index';
 import { formatAmps, formatOhms, formatQuantity, plainNumber } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { colourWords, insulation } from '../../drawing/colours';
@@ -13,26 +14,26 @@ import { Words } from '../../ui/Words';
 import { WorkingList } from './WorkingList';
 
 /** One conductor: its size with what follows from it; opened, the choice of another size and the working. */
-export function ConductorRow({
-  facts,
+export const ConductorRow = memo(function ConductorRow({
+  conductors,
   conductor,
   open,
   onToggle,
   onSize,
 }: {
-  readonly facts: { readonly conductors: readonly ConductorFacts[] };
+  readonly conductors: readonly ConductorFacts[];
   readonly conductor: ConductorFacts;
   readonly open: boolean;
-  readonly onToggle: () => void;
+  readonly onToggle: (id: string) => void;
   /** Chooses a size, or the proposed one again with null. */
-  readonly onSize: (size: string | null) => void;
+  readonly onSize: (id: string, size: string | null) => void;
 }) {
   const palette = usePalette();
   const { planned } = conductor;
   return (
     <View style={{ borderTopWidth: 1, borderColor: palette.line }}>
       <PressRow
-        onPress={onToggle}
+        onPress={() => onToggle(planned.id)}
         expanded={open}
         label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`}
         style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}
@@ -51,13 +52,13 @@ export function ConductorRow({
       <ConductorFigures conductor={conductor} />
       {open ? (
         <View style={{ padding: 14, paddingTop: 4, gap: 14 }}>
-          <SizeAccess conductor={conductor} onSize={onSize} />
-          <WorkingList steps={conductorWorking(facts, planned.id)} />
+          <SizeAccess conductor={conductor} onSize={(size) => onSize(planned.id, size)} />
+          <WorkingList steps={conductorWorking({ conductors }, planned.id)} />
         </View>
       ) : null}
     </View>
   );
-}
+});
 
 function Swatch({ conductor }: { readonly conductor: ConductorFacts }) {
   const palette = usePalette();

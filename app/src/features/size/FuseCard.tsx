@@ -1,6 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { protectionReasons } from '@harbor-latch/core/explain/index';
 import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -18,15 +19,14 @@ export interface ProtectionChoice {
 }
 
 /** The fuse or breaker with its chain of reasons, and the choice of another. */
-export function FuseCard({
-  assessed,
+export const FuseCard = memo(function FuseCard({
+  facts,
+  findings,
   onChoose,
-}: {
-  readonly assessed: Sized;
+}: Pick<Sized, 'facts' | 'findings'> & {
   readonly onChoose: (choice: ProtectionChoice) => void;
 }) {
   const palette = usePalette();
-  const { facts, findings } = assessed;
   const { protection } = facts;
   const family = protectionFamilies[protection.kind];
   const proposedHere = protection.proposed?.kind === protection.kind ? protection.proposed.ratingA : null;
@@ -94,4 +94,4 @@ export function FuseCard({
       </View>
     </Card>
   );
-}
+});

@@ -8,6 +8,7 @@ import { Empty } from '../../ui/Empty';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Gradually } from '../../ui/Gradually';
+import { useStable } from '../../ui/useStable';
 import { Words } from '../../ui/Words';
 import { AlarmCard } from './AlarmCard';
 import { AlternativesCard } from './AlternativesCard';
@@ -79,22 +80,28 @@ function Sized({
   const fixes = useFixes(job, circuit.id, findings);
   const choices = circuit.choices ?? {};
   const onChoices = (next: Choices, said: string) => onCircuit({ ...circuit, choices: next }, said);
-  const chooseSize = (id: string, size: string | null) => {
+  const chooseSize = useStable((id: string, size: string | null) => {
     const { [id]: _before, ...others } = choices.conductors ?? {};
     onChoices(
       { ...choices, conductors: size === null ? others : { ...others, [id]: size } },
       size === null ? 'Back to the proposed size' : `Chosen: ${size}`,
     );
-  };
-  const chooseProtection = ({ kind, ratingA }: ProtectionChoice) =>
+  });
+  const toggle = useStable((id: string) => onSelect(selected === id ? null : id));
+  const chooseProtection = useStable(({ kind, ratingA }: ProtectionChoice) =>
     onChoices(
       { ...choices, protection: { kind, ...(ratingA === null ? {} : { ratingA }) } },
       ratingA === null ? 'Back to the proposed rating' : `Chosen: ${ratingA} A`,
-    );
+    ),
+  );
   return (
     <View style={{ gap: 12 }}>
       <Gradually first={2}>
-        {assessed.status === 'sized' ? <AnswerCard assessed={assessed} /> : <AlarmCard assessed={assessed} />}
+        {assessed.status === 'sized' ? (
+          <AnswerCard facts={assessed.facts} findings={findings} />
+        ) : (
+          <AlarmCard assessed={assessed} />
+        )}
         {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
         <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
         {assessed.status === 'sized' ? (
@@ -117,16 +124,18 @@ function Sized({
             return (
               <ConductorRow
                 key={id}
-                facts={facts}
+                conductors={facts.conductors}
                 conductor={conductor}
                 open={selected === id}
-                onToggle={() => onSelect(selected === id ? null : id)}
-                onSize={(size) => chooseSize(id, size)}
+                onToggle={toggle}
+                onSize={chooseSize}
               />
             );
           })}
         </Card>
-        {assessed.status === 'sized' ? <FuseCard assessed={assessed} onChoose={chooseProtection} /> : null}
+        {assessed.status === 'sized' ? (
+          <FuseCard facts={assessed.facts} findings={findings} onChoose={chooseProtection} />
+        ) : null}
         <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
         <WiredAsCard statements={assessed.wiredAs} />
         <View style={{ gap: 6, paddingHorizontal: 4 }}>

@@ -1,5 +1,6 @@
 import type { CircuitFacts } from '@harbor-latch/core/findings/index';
 import { formatAmps, formatQuantity, formatVolts } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
@@ -7,7 +8,7 @@ import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** The pump at the three supplies, in the switch position that gives it least. */
-export function SupplyTable({ facts }: { readonly facts: CircuitFacts }) {
+export const SupplyTable = memo(function SupplyTable({ facts }: { readonly facts: CircuitFacts }) {
   const palette = usePalette();
   const units = useUnits();
   const flowKnown = facts.supplies.some((row) => row.openFlowLPerH !== null);
@@ -50,7 +51,7 @@ export function SupplyTable({ facts }: { readonly facts: CircuitFacts }) {
       </View>
     </Card>
   );
-}
+});
 
 function Cell({ children, strong = false }: { readonly children: string; readonly strong?: boolean }) {
   return (

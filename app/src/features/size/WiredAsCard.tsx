@@ -1,4 +1,5 @@
 import type { Statement } from '@harbor-latch/core/findings/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
 import { Icon } from '../../ui/Icon';
@@ -6,7 +7,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** How the circuit is wired, as somebody decided: nothing is wrong with it, and whoever works on it should know. */
-export function WiredAsCard({ statements }: { readonly statements: readonly Statement[] }) {
+export const WiredAsCard = memo(function WiredAsCard({ statements }: { readonly statements: readonly Statement[] }) {
   if (statements.length === 0) return null;
   return (
     <Card>
@@ -23,7 +24,7 @@ export function WiredAsCard({ statements }: { readonly statements: readonly Stat
       </View>
     </Card>
   );
-}
+});
 
 /** What to know before hands go near it. */
 export function Before({ statements }: { readonly statements: readonly Statement[] }) {

@@ -30,11 +30,24 @@ function useDraftPart<T>(read: (draft: Draft) => T): T | undefined {
   });
 }
 
-/** What a field is begun anew by: its place, and changes of its boat that came from elsewhere. */
+/**
+ * What a field is begun anew by: its place, and changes of its value that came from
+ * elsewhere than itself.
+ */
 export function useRound(path: JobPath): string {
+  const drafts = useDrafts();
   const id = useContext(FieldBoatContext);
-  const reloads = useDraftPart((draft) => draft.reloads);
-  return [id, reloads, ...path].join('/');
+  const kept = useRef({ reloads: -1, text: '', round: 0 });
+  const round = useSyncExternalStore(drafts.subscribe, () => {
+    const draft = drafts.all().get(id ?? '');
+    const last = kept.current;
+    if (!draft) return last.round;
+    const text = JSON.stringify(valueAt(draft.job, path) ?? null);
+    const anew = last.reloads >= 0 && draft.reloads !== last.reloads && text !== last.text;
+    kept.current = { reloads: draft.reloads, text, round: last.round + (anew ? 1 : 0) };
+    return kept.current.round;
+  });
+  return [id, round, ...path].join('/');
 }
 
 export interface FieldAccess {

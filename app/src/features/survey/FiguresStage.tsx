@@ -1,10 +1,12 @@
 import { defaults } from '@harbor-latch/core/reference/index';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import type { QuantityKey } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
 import { More } from './More';
 import { NumberField } from './NumberField';
+import { sameCircuitParts } from './sameCircuitParts';
 
 type Figure = keyof NonNullable<Circuit['figures']>;
 
@@ -63,7 +65,13 @@ const fields: readonly FigureField[] = [
 ];
 
 /** Contacts, joints, lamps and temperatures: defaults until somebody measures them. */
-export function FiguresStage({ index, circuit }: { readonly index: number; readonly circuit: Circuit }) {
+export const FiguresStage = memo(function FiguresStage({
+  index,
+  circuit,
+}: {
+  readonly index: number;
+  readonly circuit: Circuit;
+}) {
   const measured = Object.keys(circuit.figures ?? {}).length;
   return (
     <Card>
@@ -88,4 +96,4 @@ export function FiguresStage({ index, circuit }: { readonly index: number; reado
       </View>
     </Card>
   );
-}
+}, sameCircuitParts('figures'));

@@ -1,11 +1,12 @@
 import { conductorSizes, dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
+import { memo } from 'react';
 import { ChoiceField } from './ChoiceField';
 import { legColours } from './legColours';
 import { Stage } from './Stage';
 import { TextField } from './TextField';
 
 /** The rules and the school a circuit is judged by, and its name. */
-export function JudgeStage({ index }: { readonly index: number }) {
+export const JudgeStage = memo(function JudgeStage({ index }: { readonly index: number }) {
   const path = ['circuits', index, 'choices'] as const;
   return (
     <Stage title="Judged by" under="How much drop is allowed, and in which sizes." conductors={legColours.negative}>
@@ -34,4 +35,4 @@ export function JudgeStage({ index }: { readonly index: number }) {
       <TextField path={['circuits', index, 'note']} label="Note" lines={3} />
     </Stage>
   );
-}
+});

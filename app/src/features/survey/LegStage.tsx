@@ -1,6 +1,7 @@
 import type { Circuit, LegKey } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { schemeOf, type Role } from '@harbor-latch/core/schemes/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
@@ -10,6 +11,7 @@ import { legColours } from './legColours';
 import { More } from './More';
 import { NumberField } from './NumberField';
 import { Stage } from './Stage';
+import { sameCircuitParts } from './sameCircuitParts';
 
 const guides: Readonly<Record<LegKey, string>> = {
   sourceToPanel:
@@ -22,78 +24,81 @@ const length = { metric: 0.1, us: 0.5 };
 const picks = { metric: [1, 2, 3, 5, 8], us: [3, 6, 10, 15, 25] };
 
 /** A cable to pull: how long, through what, and further pieces in other surroundings. */
-export function LegStage({
-  index,
-  leg,
-  circuit,
-}: {
-  readonly index: number;
-  readonly circuit: Circuit;
-  readonly leg: { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number };
-}) {
-  const path = ['circuits', index, 'legs', leg.key] as const;
-  const surveyed = circuit.legs[leg.key];
-  return (
-    <Stage
-      title={leg.name}
-      under={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors, one cable`} to pull.`}
-      conductors={schemeOf(circuit).automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]}
-    >
-      <NumberField
-        path={[...path, 'lengthM']}
-        label={`${leg.name}, one way`}
-        quantity="length"
-        step={length}
-        picks={picks}
-        needed
-        guide={guides[leg.key]}
-      />
-      {leg.key === 'panelToBilge' && leg.cores > 1 ? (
+export const LegStage = memo(
+  function LegStage({
+    index,
+    leg,
+    circuit,
+  }: {
+    readonly index: number;
+    readonly circuit: Circuit;
+    readonly leg: { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number };
+  }) {
+    const path = ['circuits', index, 'legs', leg.key] as const;
+    const surveyed = circuit.legs[leg.key];
+    return (
+      <Stage
+        title={leg.name}
+        under={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors, one cable`} to pull.`}
+        conductors={schemeOf(circuit).automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]}
+      >
         <NumberField
-          path={[...path, 'autoLengthM']}
-          label="Auto conductor, one way, where it differs"
+          path={[...path, 'lengthM']}
+          label={`${leg.name}, one way`}
           quantity="length"
           step={length}
-          {...(surveyed.lengthM === undefined ? {} : { assumed: surveyed.lengthM })}
-          guide="Only where auto goes to the pump by another way than manual."
+          picks={picks}
+          needed
+          guide={guides[leg.key]}
         />
-      ) : null}
-      <Route path={path} />
-      <More title="More of this cable" summary={summaryOf(surveyed)}>
-        <NumberField
-          path={[...path, 'slackM']}
-          label={`${leg.name}, slack`}
-          quantity="length"
-          step={length}
-          assumed={0}
-          guide="Drip loop, and enough to lift pump and float out. It is added to the length."
-        />
-        <ChoiceField
-          path={[...path, 'multicore']}
-          label={`${leg.name}, conductors`}
-          assumed={false}
-          choices={[
-            { value: false, label: 'Single' },
-            { value: true, label: 'In one sheath' },
-          ]}
-          guide="In a sheathed multicore 18 AWG is allowed."
-        />
-        {surveyed.multicore ? (
+        {leg.key === 'panelToBilge' && leg.cores > 1 ? (
           <NumberField
-            path={[...path, 'unsheathedM']}
-            label={`${leg.name}, outside the sheath`}
-            quantity="shortLength"
-            step={{ metric: 10, us: 0.5 }}
-            assumed={0}
-            guide="The longest piece that is stripped of its sheath, at either end."
+            path={[...path, 'autoLengthM']}
+            label="Auto conductor, one way, where it differs"
+            quantity="length"
+            step={length}
+            {...(surveyed.lengthM === undefined ? {} : { assumed: surveyed.lengthM })}
+            guide="Only where auto goes to the pump by another way than manual."
           />
         ) : null}
-        <Surroundings path={path} name={leg.name} />
-        <Pieces path={[...path, 'further']} name={leg.name} />
-      </More>
-    </Stage>
-  );
-}
+        <Route path={path} />
+        <More title="More of this cable" summary={summaryOf(surveyed)}>
+          <NumberField
+            path={[...path, 'slackM']}
+            label={`${leg.name}, slack`}
+            quantity="length"
+            step={length}
+            assumed={0}
+            guide="Drip loop, and enough to lift pump and float out. It is added to the length."
+          />
+          <ChoiceField
+            path={[...path, 'multicore']}
+            label={`${leg.name}, conductors`}
+            assumed={false}
+            choices={[
+              { value: false, label: 'Single' },
+              { value: true, label: 'In one sheath' },
+            ]}
+            guide="In a sheathed multicore 18 AWG is allowed."
+          />
+          {surveyed.multicore ? (
+            <NumberField
+              path={[...path, 'unsheathedM']}
+              label={`${leg.name}, outside the sheath`}
+              quantity="shortLength"
+              step={{ metric: 10, us: 0.5 }}
+              assumed={0}
+              guide="The longest piece that is stripped of its sheath, at either end."
+            />
+          ) : null}
+          <Surroundings path={path} name={leg.name} />
+          <Pieces path={[...path, 'further']} name={leg.name} />
+        </More>
+      </Stage>
+    );
+  },
+  sameCircuitParts('legs', 'scheme'),
+);
 
 function Route({ path }: { readonly path: readonly (string | number)[] }) {
   return (

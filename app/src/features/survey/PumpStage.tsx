@@ -2,6 +2,7 @@ import { defaultWindingOhm } from '@harbor-latch/core/circuit/index';
 import type { Circuit, Pump } from '@harbor-latch/core/job/index';
 import { defaults, pumpCatalogue, type PumpClass, type PumpClassKey } from '@harbor-latch/core/reference/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
@@ -15,9 +16,16 @@ import { More } from './More';
 import { NumberField } from './NumberField';
 import { Stage } from './Stage';
 import { TextField } from './TextField';
+import { sameCircuitParts } from './sameCircuitParts';
 
 /** The pump: what its label says, or a class of the catalogue until the label is read. */
-export function PumpStage({ index, circuit }: { readonly index: number; readonly circuit: Circuit }) {
+export const PumpStage = memo(function PumpStage({
+  index,
+  circuit,
+}: {
+  readonly index: number;
+  readonly circuit: Circuit;
+}) {
   const path = ['circuits', index, 'pump'] as const;
   const { currentA } = circuit.pump;
   const labelV = circuit.pump.labelV ?? defaults.labelV;
@@ -93,7 +101,7 @@ export function PumpStage({ index, circuit }: { readonly index: number; readonly
       </More>
     </Stage>
   );
-}
+}, sameCircuitParts('pump'));
 
 /** Classes of pumps to begin with; their figures are typical and say so. */
 function Catalogue({ path, pump }: { readonly path: readonly (string | number)[]; readonly pump: Pump }) {
