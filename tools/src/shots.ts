@@ -142,9 +142,7 @@ async function main(): Promise<void> {
       await page.getByRole('progressbar').waitFor({ state: 'detached' });
       // Nothing is still being worked out beside the page.
       await page.waitForFunction(
-        () =>
-          document.querySelector('[aria-busy="true"]') === null &&
-          !/Being worked out|Trying what may answer it/.test(document.body.innerText),
+        `document.querySelector('[aria-busy="true"]') === null && !/Being worked out|Trying what may answer it/.test(document.body.innerText)`,
       );
       await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled', caret: 'hide' });
       await context.close();

@@ -16,6 +16,8 @@ export interface AssessAsker {
 export interface Known {
   readonly job: Job;
   readonly assessment: Assessment;
+  /** Whether the job could not be assessed: then this is the last that could be. */
+  readonly failed: boolean;
 }
 
 interface Held extends Known {
@@ -98,9 +100,9 @@ export class Assessments {
     try {
       const sent = await this.asker.assess(job, units, before?.stamps ?? []);
       this.held.set(key, merged(job, sent, before));
-    } catch (error) {
-      // What cannot be assessed leaves the last answer standing; the next change is tried anew.
-      console.warn('A boat could not be assessed.', error);
+    } catch {
+      // The last answer stands, and it is said; the next change is tried anew.
+      this.held.set(key, { ...(before ?? NOTHING_KNOWN), job, failed: true });
     }
     for (const listener of this.listeners) listener();
   }
@@ -111,6 +113,8 @@ export class Assessments {
     return last;
   }
 }
+
+const NOTHING_KNOWN: Omit<Held, 'job' | 'failed'> = { stamps: [], assessment: { circuits: [], findings: [] } };
 
 function keyOf({ boat }: Job, units: UnitSystem): string {
   return `${boat.id} ${units}`;
@@ -127,6 +131,7 @@ function merged(job: Job, { circuits, findings }: SentAssessment, before: Held |
   });
   return {
     job,
+    failed: false,
     stamps: whole.map(({ stamp }) => stamp),
     assessment: { circuits: whole.map(({ one }) => one), findings },
   };

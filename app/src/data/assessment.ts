@@ -22,7 +22,7 @@ export function makeAssessments(): Assessments {
 export const AssessmentsContext = createContext<Assessments | null>(null);
 
 /** The assessments. @throws outside their provider. */
-export function useAssessments(): Assessments {
+function useAssessments(): Assessments {
   const assessments = useContext(AssessmentsContext);
   if (!assessments) throw new Error('No assessments above this component.');
   return assessments;
@@ -32,6 +32,7 @@ export function useAssessments(): Assessments {
 export interface AssessedBoat {
   readonly known: Known | null;
   readonly current: boolean;
+  readonly failed: boolean;
 }
 
 /** A boat assessed: the last answer, until that for the job as it now is has come. */
@@ -41,7 +42,7 @@ export function useAssessment(job: Job): AssessedBoat {
   const read = useCallback(() => assessments.known(job, units), [assessments, job, units]);
   const known = useSyncExternalStore(assessments.subscribe, read);
   useEffect(() => assessments.want(job, units), [assessments, job, units]);
-  return { known, current: known?.job === job };
+  return { known, current: known?.job === job && !known.failed, failed: known?.job === job && known.failed };
 }
 
 /** Assessments of several boats, each the last that is known; null for one that is not yet. */

@@ -73,7 +73,7 @@ function copied<T>(plain: T): T {
 }
 
 /** Assessments made at once, and told as a worker would: as copies, a little later. */
-export function assessmentsAtOnce(): Assessments {
+function assessmentsAtOnce(): Assessments {
   const work = new AssessWork();
   return new Assessments({
     assess: async (...asked) => copied(work.assess(...asked)),

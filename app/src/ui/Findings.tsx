@@ -1,5 +1,4 @@
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
-import type { FoundFixes } from '../data/assessment';
 import { FindingCard } from './FindingCard';
 import { useStable } from './useStable';
 
@@ -7,21 +6,22 @@ import { useStable } from './useStable';
 export function Findings({
   findings,
   fixes,
-  onFix,
+  onTake,
 }: {
   readonly findings: readonly Finding[];
-  readonly fixes: FoundFixes;
-  readonly onFix: (fix: Fix) => void;
+  /** By finding; null while they are being tried for the first time. */
+  readonly fixes: Readonly<Record<string, Fix>> | null;
+  readonly onTake: (findingId: string) => void;
 }) {
-  const take = useStable((findingId: string) => fixes.take(findingId, onFix));
+  const take = useStable(onTake);
   return (
     <>
       {findings.map((finding) => (
         <FindingCard
           key={finding.id}
           finding={finding}
-          fix={fixes.known?.[finding.id]}
-          trying={fixes.known === null && finding.mayHaveFix}
+          fix={fixes?.[finding.id]}
+          trying={fixes === null && finding.mayHaveFix}
           onFix={take}
         />
       ))}

@@ -1,19 +1,8 @@
-import { motorAt, withOhms, type Motor, type Netlist, type Setting } from '../circuit';
-import { defaults, type CableFamily, type DropSchool } from '../reference';
+import { withOhms, type Netlist, type Setting } from '../circuit';
+import { defaults } from '../reference';
 import { judgeCircuit, stepsDown, type CircuitFacts, type SupplyFacts, type WaterFacts } from '../findings';
-import type { Choices, Circuit, Pump } from '../job';
-import {
-  hasPump,
-  motorOf,
-  netlistOf,
-  planCircuit,
-  schemeOf,
-  type Plan,
-  type PlannedConductor,
-  type PumpPlan,
-  type SurveyedCircuit,
-} from '../schemes';
-import { proposeRating, type Rating, type RatingAnswer } from '../wiring';
+import type { Choices, Circuit } from '../job';
+import { netlistOf, schemeOf, type PlannedConductor, type PumpPlan, type SurveyedCircuit } from '../schemes';
 import {
   type Alternative,
   alternativesOf,
@@ -22,14 +11,12 @@ import {
   contactsOf,
   type Drop,
   dropInForce,
-  leastBy,
   type NamedSize,
   netlistAsWired,
   ohmsAt,
   ownFeedOnly,
   proposeSize,
   protectionFacts,
-  ratingInForce,
   rowsAt,
   runningSettings,
   type SizingQuestion,
@@ -43,6 +30,8 @@ import {
   withRating,
   withSupply,
 } from '../sizing';
+import { askedOf, type Asked } from './asked';
+import { openFlowAt, supplyFacts } from './supplyFacts';
 import type { Surroundings } from './surroundings';
 import type { Judged } from './tryFix';
 import { waterFactsOf, type PumpFacts } from './waterFacts';
@@ -85,52 +74,6 @@ export function judgePump(
     judgements: judgeCircuit(facts),
     alternatives: () => alternativesOf(question, proposed, planned, openFlow),
     waterAs: (other) => waterFactsOf(other, around.water, pump),
-  };
-}
-
-/** What the survey and the choices ask for. */
-interface Asked {
-  readonly circuit: SurveyedCircuit;
-  readonly choices: Choices;
-  readonly plan: PumpPlan;
-  readonly motor: Motor;
-  readonly designCurrentA: number;
-  readonly fedA: number;
-  readonly makerA: number | null;
-  readonly answer: RatingAnswer;
-  readonly rating: Rating;
-  readonly family: CableFamily;
-  readonly dropSchool: DropSchool;
-  readonly memory: SizingMemory;
-}
-
-function askedOf(
-  circuit: SurveyedCircuit,
-  { battery, others, alarmAlso, sharedFeed }: Surroundings,
-  memory: SizingMemory,
-): Asked {
-  const choices = circuit.choices ?? {};
-  const designCurrentA = circuit.pump.currentA;
-  const fedA = others.reduce((sum, { pump }) => sum + pump.currentA, designCurrentA);
-  const makerA = leastMakerA([circuit.pump, ...others.map(({ pump }) => pump)]);
-  const answer = proposeRating({
-    kind: choices.protection?.kind ?? 'blade',
-    runningA: fedA,
-    ...(makerA === null || circuit.panel?.fuse ? {} : { makerA }),
-  });
-  return {
-    circuit,
-    choices,
-    plan: withPump(planCircuit({ circuit, battery, others, alarmAlso })),
-    motor: motorOf(circuit.pump),
-    designCurrentA,
-    fedA,
-    makerA,
-    answer,
-    rating: ratingInForce(answer, choices, fedA, sharedFeed),
-    family: choices.family ?? 'awg',
-    dropSchool: choices.dropSchool ?? 'critical',
-    memory,
   };
 }
 
@@ -314,26 +257,8 @@ function factsOf(
   };
 }
 
-const NOTHING_RUNS = { pumpV: 0, setting: { switches: {}, floats: {} } } as const;
-
-/** @throws RangeError for a scheme that says it has a pump and plans none. */
-function withPump(plan: Plan): PumpPlan {
-  if (!hasPump(plan)) throw new RangeError('The scheme names a pump and plans none.');
-  return plan;
-}
-
 function emfOf({ parts }: Netlist): number {
   return parts.reduce((least, part) => (part.kind === 'battery' ? Math.min(least, part.emfV) : least), Infinity);
-}
-
-/** Whether the pump's current is known. */
-export function isSurveyed(circuit: Circuit): circuit is SurveyedCircuit {
-  return circuit.pump.currentA !== undefined;
-}
-
-function leastMakerA(pumps: readonly Pump[]): number | null {
-  const figures = pumps.flatMap(({ makerFuseA }) => (makerFuseA === undefined ? [] : [makerFuseA]));
-  return figures.length === 0 ? null : Math.min(...figures);
 }
 
 function sizeInForce(
@@ -345,26 +270,4 @@ function sizeInForce(
   const leader = conductor.sameSizeAs === undefined ? undefined : choices.conductors?.[conductor.sameSizeAs];
   const chosen = conductor.duty === 'lead' ? undefined : (own ?? leader);
   return chosen === undefined ? proposedFor(conductor) : sizeNamed(chosen);
-}
-
-/** Open flow at the pump's volts, L/h; null while the label's open flow is not known. */
-function openFlowAt(pump: Pump, motor: Motor, volts: number): number | null {
-  const known = labelFlow(pump);
-  if (!known) return null;
-  return (known.flowLPerH * motorAt(motor, volts).speedRatio) / motorAt(motor, known.volts).speedRatio;
-}
-
-/** The open flow on the label, or where the maker's curve meets zero head. */
-function labelFlow({ openFlowLPerH, openFlowV, curve }: Pump) {
-  if (openFlowLPerH !== undefined) return { flowLPerH: openFlowLPerH, volts: openFlowV ?? defaults.openFlowV };
-  const open = curve?.find(({ headM }) => headM === 0);
-  return open && { flowLPerH: open.flowLPerH, volts: open.volts ?? openFlowV ?? defaults.openFlowV };
-}
-
-function supplyFacts(pump: Pump, motor: Motor, supplyV: number, solved: readonly Solved[]): SupplyFacts {
-  const [first, ...rest] = solved;
-  // A relay that chatters in every running setting leaves nothing to show.
-  const { pumpV, setting } = first ? leastBy([first, ...rest], (row) => row.pumpV) : NOTHING_RUNS;
-  const { amps, speedRatio } = motorAt(motor, pumpV);
-  return { supplyV, pumpV, pumpA: amps, speedRatio, openFlowLPerH: openFlowAt(pump, motor, pumpV), setting };
 }

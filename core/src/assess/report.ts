@@ -1,7 +1,7 @@
 import { openingSeconds, type Opening } from '../wiring';
 import type { Job } from '../job';
 import { defaults } from '../reference';
-import type { ConductorFacts, Finding, WaterFacts } from '../findings';
+import type { ConductorFacts, Finding, Fix, WaterFacts } from '../findings';
 import type { Alternative } from '../sizing';
 import type { AssessOptions } from './assess';
 import type { AssessedAlarm, AssessedCircuit } from './assessed';
@@ -15,7 +15,7 @@ export function assessReport(job: Job, { units }: AssessOptions = {}) {
   const assessor = new Assessor(units);
   const { circuits, findings } = assessor.assess(job);
   const withFixes = (some: readonly Finding[], circuitId: string | null) =>
-    some.map(({ mayHaveFix, ...finding }) => {
+    some.map(({ mayHaveFix, ...finding }): ReportedFinding => {
       const fix = mayHaveFix ? assessor.fixOf(job, circuitId, finding.id) : undefined;
       return fix === undefined ? finding : { ...finding, fix };
     });
@@ -30,9 +30,12 @@ export function assessReport(job: Job, { units }: AssessOptions = {}) {
   };
 }
 
+/** A finding as it is reported: with its fix, where one answers it. */
+type ReportedFinding = Omit<Finding, 'mayHaveFix'> & { readonly fix?: Fix };
+
 /** What is asked for beside an assessment. */
 interface Asked {
-  readonly findings: readonly object[];
+  readonly findings: readonly ReportedFinding[];
   readonly alternatives: readonly Alternative[];
 }
 

@@ -78,7 +78,7 @@ function Circuit({
   if (steady !== draft && !sameToStations(steady, draft)) setSteady(draft);
   const boat = useAssessment(draft.job);
   const all = useCircuits(draft.job, boat);
-  const { current } = boat;
+  const { current, failed } = boat;
   const circuit = draft.job.circuits[index];
   const assessed = all[index];
   // The same for every station and every tap on one: those that nothing has changed for are not shown anew.
@@ -95,6 +95,7 @@ function Circuit({
       assessed,
       all,
       current,
+      failed,
       wide,
       width,
       height,
@@ -105,7 +106,7 @@ function Circuit({
       onFix: (fix: Fix) => onJob(withIdea(job, fix), `Done: ${fix.label}`),
       onGo: go,
     };
-  }, [steady, index, assessed, all, current, wide, width, height, selected, drafts, say, go]);
+  }, [steady, index, assessed, all, current, failed, wide, width, height, selected, drafts, say, go]);
   if (!circuit || !assessed || !at) return null;
   const undo = () => drafts.undo(draft.id);
   const drawingFile = () => {

@@ -1,6 +1,7 @@
 import { defaults } from '@harbor-latch/core/reference/index';
 import { memo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { SaveNotices } from '../boat/SaveNotices';
 import { NotYet } from '../size/SizeStation';
@@ -16,10 +17,16 @@ export const StationFrame = memo(function StationFrame({
   readonly entry: StationEntry;
   readonly at: AtStation;
 }) {
-  const { assessed, current, draft, wide, width, selected, onSelect, onGo } = at;
+  const { assessed, current, failed, draft, wide, width, selected, onSelect, onGo } = at;
   const waits = entry.needsSized && assessed.status === 'incomplete';
   const content = (
-    <Marked busy={!current} faded={entry.key !== 'survey'}>
+    <Marked busy={!current && !failed} faded={entry.key !== 'survey'}>
+      {failed ? (
+        <Notice tone="stop" icon="alert-octagon">
+          This circuit could not be worked out. What you entered is kept; the figures are those of before the last
+          change. Undo it, or change it, and it is tried again.
+        </Notice>
+      ) : null}
       {waits ? <NotYet assessed={assessed} onSurvey={() => onGo('survey')} /> : entry.show(at)}
     </Marked>
   );

@@ -13,6 +13,8 @@ export interface AtStation {
   readonly all: readonly AssessedCircuit[];
   /** Whether what was assessed is the circuit as it now is; else the last answer stands until the new one has come. */
   readonly current: boolean;
+  /** Whether the circuit as it now is could not be assessed. */
+  readonly failed: boolean;
   readonly wide: boolean;
   readonly width: number;
   readonly height: number;

@@ -63,7 +63,11 @@ export function PlacePanel({
           />
         </Labelled>
       ) : null}
-      <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
+      <Findings
+        findings={findings.filter(({ severity }) => severity !== 'note')}
+        fixes={fixes.known}
+        onTake={(id) => fixes.take(id, onFix)}
+      />
       {piece?.what === 'float' && water.window ? (
         <View role="status" aria-live="polite" style={{ gap: 2 }}>
           <Words kind="strong">
@@ -92,7 +96,11 @@ export function PlacePanel({
         </BoatForm>
       ) : null}
       <Guesses draft={draft} water={water} />
-      <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
+      <Findings
+        findings={findings.filter(({ severity }) => severity === 'note')}
+        fixes={fixes.known}
+        onTake={(id) => fixes.take(id, onFix)}
+      />
     </View>
   );
 }

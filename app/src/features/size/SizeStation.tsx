@@ -103,7 +103,11 @@ function Sized({
           <AlarmCard assessed={assessed} />
         )}
         {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
-        <Findings findings={findings.filter(({ severity }) => severity !== 'note')} fixes={fixes} onFix={onFix} />
+        <Findings
+          findings={findings.filter(({ severity }) => severity !== 'note')}
+          fixes={fixes.known}
+          onTake={(id) => fixes.take(id, onFix)}
+        />
         {assessed.status === 'sized' ? (
           <>
             <SupplyTable facts={assessed.facts} />
@@ -136,7 +140,11 @@ function Sized({
         {assessed.status === 'sized' ? (
           <FuseCard facts={assessed.facts} findings={findings} onChoose={chooseProtection} />
         ) : null}
-        <Findings findings={findings.filter(({ severity }) => severity === 'note')} fixes={fixes} onFix={onFix} />
+        <Findings
+          findings={findings.filter(({ severity }) => severity === 'note')}
+          fixes={fixes.known}
+          onTake={(id) => fixes.take(id, onFix)}
+        />
         <WiredAsCard statements={assessed.wiredAs} />
         <View style={{ gap: 6, paddingHorizontal: 4 }}>
           {[cautions.autoStart, cautions.batteryBurns, cautions.fuelVapour, cautions.localRules].map((caution) => (
