@@ -1,4 +1,4 @@
-import { keptPartA, motorAt, SolverMemory } from '../circuit';
+import { keptPartA, motorAt, SolverMemory, roles } from '../circuit';
 import type { BatteryCircuit, BatteryFacts, BoatFacts, SteadyWayIn } from '../findings';
 import type { Battery, IngressSource, Job } from '../job';
 import { batteryChemistry, defaults, internalResistanceOhm, protectionFamilies, restingEmfV } from '../reference';
@@ -135,10 +135,10 @@ function standingA({ facts, circuit }: Sized): number {
       point !== null &&
       Object.values(setting.floats).every((position) => position === 'down') &&
       Object.entries(setting.switches).every(([id, position]) =>
-        id === 'switch' && facts.options.includes('three-way') ? position === 'auto' : position === 'off',
+        id === roles.switch && facts.options.includes('three-way') ? position === 'auto' : position === 'off',
       ),
   );
-  const amps = waiting?.point ? keptPartA(waiting.point, 'battery') : 0;
+  const amps = waiting?.point ? keptPartA(waiting.point, roles.battery) : 0;
   // What is left of rounding is no draw.
   const steady = amps > STILL_A ? amps : 0;
   if (schemeOf(circuit).senses !== 'timer') return steady;

@@ -1,4 +1,4 @@
-import type { Circuit, LegKey } from '../job';
+import { legKinds, legOf, type Circuit } from '../job';
 import { schemeOf } from '../schemes';
 
 /** Something the survey must still give before the circuit can be sized. */
@@ -10,21 +10,15 @@ export interface Need {
   readonly why: string;
 }
 
-const whyByLeg: Readonly<Record<LegKey, string>> = {
-  sourceToPanel: 'sets the size of the feed',
-  panelToBilge: 'sets the size of the manual and auto conductors, mostly the longest run',
-  bilgeToNegative: 'the current comes back this way: it drops as much as the way out',
-};
-
 /** What is still missing, in the order in which it is met from dry to wet. */
 export function needsOf(circuit: Circuit): Need[] {
   const scheme = schemeOf(circuit);
   const legs = scheme.legs
-    .filter((leg) => circuit.legs[leg.key].lengthM === undefined)
+    .filter(({ key }) => legOf(circuit, key).lengthM === undefined)
     .map((leg) => ({
       path: ['legs', leg.key, 'lengthM'],
       label: `${leg.name}, length one way`,
-      why: whyByLeg[leg.key],
+      why: legKinds[leg.key].why,
     }));
   const pump =
     scheme.options.includes('pump') && circuit.pump.currentA === undefined

@@ -1,4 +1,4 @@
-import type { Circuit, Job } from '../job';
+import { legKinds, legOf, mapLegs, type Circuit, type Job } from '../job';
 import type { Fix, SharedFeed } from '../findings';
 import type { SharedPump } from '../schemes';
 import type { AssessedCircuit } from './assessed';
@@ -55,7 +55,7 @@ export function feedOf(job: Job, circuit: Circuit, known: ReadonlyMap<string, As
       ...rest,
       ...(leader.source ? { source: leader.source } : {}),
       batteryId: leader.batteryId,
-      legs: { ...circuit.legs, sourceToPanel: leader.legs.sourceToPanel },
+      legs: withFeedOf(circuit, leader),
     },
     others,
     needs,
@@ -99,7 +99,12 @@ function ownFields(changed: Circuit, own: Circuit): Circuit {
     ...rest,
     ...(own.source ? { source: own.source } : {}),
     batteryId: own.batteryId,
-    legs: { ...changed.legs, sourceToPanel: own.legs.sourceToPanel },
+    legs: withFeedOf(changed, own),
     choices: { ...chosen, ...(own.choices?.protection ? { protection: own.choices.protection } : {}) },
   };
+}
+
+/** The legs of one circuit with the feed's of another. */
+function withFeedOf({ legs }: Circuit, other: Circuit): Circuit['legs'] {
+  return mapLegs(legs, (leg, key) => (legKinds[key].ofFeed ? legOf(other, key) : leg));
 }

@@ -10,6 +10,7 @@ export * from './nodeNames';
 export * from './opening';
 export * from './parts';
 export * from './report';
+export { roles } from './roles';
 export * from './solve';
 export * from './spice';
 export * from './truthTable';

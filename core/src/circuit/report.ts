@@ -12,6 +12,7 @@ import {
   type Setting,
   type SwitchPosition,
 } from './parts';
+import { roles } from './roles';
 import { solve, type OperatingPoint } from './solve';
 
 /** What is asked of a circuit: its switch, and floats by their part or `all`. */
@@ -27,14 +28,14 @@ export interface AskedSetting {
  * @throws CircuitError `no-such-position` or `no-such-part`, saying what there is.
  */
 export function settingOf({ parts }: Netlist, { position, floats, set: asked = [] }: AskedSetting): Setting {
-  const own = parts.find(({ id }) => id === 'switch');
+  const own = parts.find(({ id }) => id === roles.switch);
   const positions = own ? positionsOf(own) : (['off'] as const);
   // Where auto is always live there is no such position: off leaves it to the float.
   const alwaysLive = position === 'auto' && !positions.some((one) => one === 'auto') && parts.some(isFloat);
   const chosen = positions.find((one) => one === (alwaysLive ? 'off' : position));
   if (chosen === undefined) {
     const there = own ? `It has: ${positions.join(', ')}.` : 'This circuit has no switch: leave it off.';
-    throw new CircuitError('no-such-position', `The switch has no position “${position}”. ${there}`, 'switch');
+    throw new CircuitError('no-such-position', `The switch has no position “${position}”. ${there}`, roles.switch);
   }
   const floating = parts.filter(isFloat).map(({ id }) => id);
   const set: Record<string, FloatPosition> = {};
@@ -48,7 +49,7 @@ export function settingOf({ parts }: Netlist, { position, floats, set: asked = [
     }
     for (const one of named) set[one] = level;
   }
-  const switches: Record<string, SwitchPosition> = own ? { switch: chosen } : {};
+  const switches: Record<string, SwitchPosition> = own ? { [roles.switch]: chosen } : {};
   for (const { id, position: wanted } of asked) {
     const part = settable(parts, id);
     if (!isBreaker(part)) switches[id] = positionIn(part, wanted);

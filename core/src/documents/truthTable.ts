@@ -8,6 +8,7 @@ import {
   type Part,
   type Setting,
   type TruthRow,
+  roles,
 } from '../circuit';
 import type { Plan } from '../schemes';
 import { formatAmps, plainNumber } from '../units';
@@ -70,7 +71,7 @@ function settingWords({ parts }: Netlist, { switches, floats }: Setting, nameOf:
     const hand =
       position === undefined
         ? []
-        : part.id === 'switch'
+        : part.id === roles.switch
           ? [part.kind === 'on-off-switch' && position === 'manual' ? 'on' : position]
           : position === 'off'
             ? []
@@ -97,7 +98,7 @@ export function truthTableText(rows: readonly TruthWords[], expects: Readonly<Re
       return [
         setting,
         pump,
-        row.point ? plainNumber(row.point.voltsAcross('pump', 'plus', 'minus'), 2) : '',
+        row.point ? plainNumber(row.point.voltsAcross(roles.pump, 'plus', 'minus'), 2) : '',
         others.join('; '),
         batteryA === null ? '' : formatAmps(batteryA),
         expected ?? '',

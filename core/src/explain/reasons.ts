@@ -1,3 +1,4 @@
+import { roles } from '../circuit';
 import {
   maxMultipleOfAmpacity,
   ourRules,
@@ -33,7 +34,7 @@ export function protectionReasons(facts: CircuitFacts, findings: readonly Findin
         : worstSeverity(findings.filter((finding) => codes.includes(finding.code))),
   });
   const height = (metres: number) => formatQuantity(metres, 'shortLength', facts.units);
-  const onChargeA = protection.devices.find(({ id }) => id === 'fuse')?.onChargeA ?? 0;
+  const onChargeA = protection.devices.find(({ id }) => id === roles.fuse)?.onChargeA ?? 0;
   const family = protectionFamilies[protection.kind];
   return [
     link(

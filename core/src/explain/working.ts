@@ -1,3 +1,4 @@
+import { roles } from '../circuit';
 import { conductorSizes, copperFactor, defaults, dropSchools, resistivityOhmM20C } from '../reference';
 import type { CircuitFacts, ConductorFacts, ConductorPiece } from '../findings';
 import { formatAmps, formatOhms, formatPercent, formatVolts, plainNumber } from '../units';
@@ -122,6 +123,6 @@ function milliohm(ohm: number): string {
 
 /** Whether a conductor is in the way of the current in the setting that drops most. */
 function onPath(facts: CircuitFacts, id: string): boolean {
-  const position = facts.dropSetting.switches['switch'];
+  const position = facts.dropSetting.switches[roles.switch];
   return !(id === 'manual' && position === 'auto') && !(id === 'auto' && position === 'manual');
 }

@@ -1,4 +1,4 @@
-import { keptDoing, keptWord } from '../circuit';
+import { keptDoing, keptWord, roles } from '../circuit';
 import type { Circuit } from '../job';
 import type { AlarmFacts, Behaviour } from './facts';
 import type { Judgement, RuleFamily } from './finding';
@@ -27,7 +27,7 @@ export const fedAlarmRules: RuleFamily = (facts) => {
 };
 
 function sounds({ point }: SolvedRow): boolean {
-  return keptDoing(point, 'alarm') === 'sounding';
+  return keptDoing(point, roles.alarm) === 'sounding';
 }
 
 function isUp({ setting }: SolvedRow): boolean {
@@ -43,7 +43,7 @@ function alarmWrong(facts: Alarmed, row: SolvedRow, remedy: string): Judgement {
   return {
     code: 'alarm-wrong',
     severity: 'stop',
-    message: `With ${inWords(facts, row)} the alarm is ${keptWord(row.point, 'alarm')}. ${remedy}`,
+    message: `With ${inWords(facts, row)} the alarm is ${keptWord(row.point, roles.alarm)}. ${remedy}`,
     rule: 'The alarm sounds when its float is up.',
     source: 'Circuit solved in every setting of switch and float',
     at: ['alarm'],

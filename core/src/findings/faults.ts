@@ -1,3 +1,4 @@
+import { roles } from '../circuit';
 import { ourRules, OUR_RULE, protectionFamilies } from '../reference';
 import { aRating, formatAmps, formatOhms, formatOpening, SLACK } from '../units';
 import { openingSeconds, type Opening } from '../wiring';
@@ -103,7 +104,7 @@ function inrushRule(facts: CircuitFacts): Judgement[] {
   if (reached.length === 0) return [];
   const each = reached.map(
     ({ device, seconds }) =>
-      `a fast ${formatAmps(device.ratingA)} ${protectionFamilies[device.kind].name}${device.id === 'fuse' ? '' : ` (${device.name.toLowerCase()})`} may open in ${formatOpening(seconds)}`,
+      `a fast ${formatAmps(device.ratingA)} ${protectionFamilies[device.kind].name}${device.id === roles.fuse ? '' : ` (${device.name.toLowerCase()})`} may open in ${formatOpening(seconds)}`,
   );
   const inrushA = Math.max(...reached.map(({ device }) => device.inrushA));
   return [
@@ -116,7 +117,7 @@ function inrushRule(facts: CircuitFacts): Judgement[] {
       at: reached.map(({ device }) => device.id),
       ...withIdeas(
         useProposedRating(facts),
-        ...(reached.some(({ device }) => device.id === 'fuse') && facts.sharedFeed === null
+        ...(reached.some(({ device }) => device.id === roles.fuse) && facts.sharedFeed === null
           ? useFamily(circuit, 'thermalBreaker', fedA)
           : []),
         ...slowerPanelDevice(facts),

@@ -1,4 +1,5 @@
-import type { Choices, Circuit } from '../job';
+import { roles } from '../circuit';
+import { mapLegs, type Choices, type Circuit, type Leg } from '../job';
 import type { CircuitFacts, ConductorFacts, DeviceFacts } from './facts';
 import type { FixIdea } from './finding';
 import {
@@ -60,16 +61,16 @@ export function useLargerDevice(facts: CircuitFacts, { id, kind, ratingA: presen
   const label = (ratingA: number) => `Use ${aRating(ratingA)} ${protectionFamilies[kind].name}`;
   return larger.slice(0, 2).flatMap((ratingA): FixIdea[] => {
     switch (id) {
-      case 'fuse':
+      case roles.fuse:
         return [{ label: label(ratingA), circuit: withChoices(circuit, { protection: { kind, ratingA } }) }];
-      case 'panel-fuse':
+      case roles.panelFuse:
         return [
           {
             label: `${label(ratingA)} at the panel`,
             circuit: { ...circuit, panel: { ...circuit.panel, fuse: { kind, ratingA } } },
           },
         ];
-      case 'main-fuse':
+      case roles.mainFuse:
         return [
           {
             label: `${label(ratingA)} at the battery`,
@@ -133,21 +134,16 @@ export function useBetterInsulation(circuit: Circuit, conductors: readonly Condu
     ),
   );
   if (legs.size === 0) return undefined;
-  const better = <L extends Circuit['legs'][keyof Circuit['legs']]>(leg: L): L => ({
+  const better = (leg: Leg): Leg => ({
     ...leg,
     insulationC,
     ...(leg.further ? { further: leg.further.map((run) => ({ ...run, insulationC })) } : {}),
   });
-  const { sourceToPanel, panelToBilge, bilgeToNegative } = circuit.legs;
   return {
     label: `Use ${insulationC} °C cable ${legs.size === 1 ? 'for this leg' : 'for these legs'}`,
     circuit: {
       ...circuit,
-      legs: {
-        sourceToPanel: legs.has('sourceToPanel') ? better(sourceToPanel) : sourceToPanel,
-        panelToBilge: legs.has('panelToBilge') ? better(panelToBilge) : panelToBilge,
-        bilgeToNegative: legs.has('bilgeToNegative') ? better(bilgeToNegative) : bilgeToNegative,
-      },
+      legs: mapLegs(circuit.legs, (leg, key) => (legs.has(key) ? better(leg) : leg)),
     },
   };
 }

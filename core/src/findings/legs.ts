@@ -1,3 +1,4 @@
+import { roles } from '../circuit';
 import { ourRules, OUR_RULE } from '../reference';
 import { formatAmps, formatOpening } from '../units';
 import type { RuleFamily } from './finding';
@@ -22,7 +23,7 @@ export const legRules: RuleFamily = ({ circuit, options, protection }) => {
       message: `Manual on and float up together: a stalled pump draws ${formatAmps(legs.manualA)} through manual and ${formatAmps(legs.autoA)} through auto, each below what its own fuse opens at in time, and ${lasts}. Use one common fuse before both, or a manual switch that breaks the auto leg.`,
       rule: `A stalled pump is dead within ${limitS} s, whatever feeds it.`,
       source: `Each fuse judged on its own share, seconds adding up; ${OUR_RULE}`,
-      at: ['manual-fuse', 'auto-fuse'],
+      at: [roles.manualFuse, roles.autoFuse],
       ...withIdeas(oneCommonFuse(circuit), manualBreaksAuto(circuit)),
     },
   ];

@@ -1,3 +1,4 @@
+import { roles } from '../circuit';
 import { maxMultipleOfAmpacity, ourRules, OUR_RULE, protectionFamilies } from '../reference';
 import { formatAmps, plainNumber, SLACK, toldApart } from '../units';
 import { nextStandardRating } from '../wiring';
@@ -70,7 +71,7 @@ function standardRules({ protection, fedA, sharedFeed }: CircuitFacts): Saying[]
 
 /** Devices that this circuit answers for: those of a feed taken over are judged by the circuit whose feed it is. */
 export function ownDevices({ protection, sharedFeed }: Pick<CircuitFacts, 'protection' | 'sharedFeed'>): DeviceFacts[] {
-  return protection.devices.filter(({ id }) => sharedFeed === null || (id !== 'fuse' && id !== 'main-fuse'));
+  return protection.devices.filter(({ id }) => sharedFeed === null || (id !== roles.fuse && id !== roles.mainFuse));
 }
 
 /** The device in words: "The 7.5 A blade fuse", "The panel fuse of 10 A". */

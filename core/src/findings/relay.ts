@@ -1,4 +1,4 @@
-import { keptVoltsAcross } from '../circuit';
+import { keptVoltsAcross, roles } from '../circuit';
 import { defaults, ourRules } from '../reference';
 import { formatVolts } from '../units';
 import type { CircuitFacts } from './facts';
@@ -25,7 +25,7 @@ function chatterRule(facts: CircuitFacts): Judgement[] {
       message: `At ${formatVolts(usual ? defaults.runningSupplyV : lowestV)} the relay chatters: pulled in, the pump takes away the volts that hold it. Its contacts burn. Use larger conductors, or feed the coil from nearer the source.`,
       rule: 'The coil holds while the pump runs.',
       source: 'Circuit solved until the relay rests',
-      at: [trouble.about ?? 'relay'],
+      at: [trouble.about ?? roles.relay],
       ...withIdeas(useProposedSizesOf(facts.circuit, facts.conductors)),
     },
   ];
@@ -35,11 +35,11 @@ function marginRule(facts: CircuitFacts): Judgement[] {
   const { lowRows, lowestV } = facts.behaviour;
   const pullInV = facts.circuit.relay?.pullInV ?? defaults.relayPullInV;
   const least = lowRows.reduce(
-    (volts, { point }) => (point ? Math.min(volts, Math.abs(keptVoltsAcross(point, 'relay', '86', '85'))) : volts),
+    (volts, { point }) => (point ? Math.min(volts, Math.abs(keptVoltsAcross(point, roles.relay, '86', '85'))) : volts),
     Infinity,
   );
   if (least >= pullInV * ourRules.relayPullInMargin.value) return [];
-  const fails = lowRows.some(({ point }) => point && !point.latched.includes('relay'));
+  const fails = lowRows.some(({ point }) => point && !point.latched.includes(roles.relay));
   return [
     {
       code: fails ? 'relay-does-not-pull-in' : 'relay-pull-in-margin',

@@ -1,5 +1,5 @@
 import { runsFromV } from '../reference';
-import { isFloat, keptVoltsAcross, type KeptPoint, type Setting } from '../circuit';
+import { isFloat, keptVoltsAcross, type KeptPoint, type Setting, roles } from '../circuit';
 import type { Plan } from '../schemes';
 import type { Behaviour, CircuitFacts } from './facts';
 
@@ -12,7 +12,7 @@ export interface SolvedRow {
 /** Settings with an answer in which this circuit alone is at work: others on its feed or alarm are off. */
 export function ownRows({ behaviour }: { readonly behaviour: Behaviour }): SolvedRow[] {
   return solvedRows(behaviour).filter(({ setting }) =>
-    Object.entries(setting.switches).every(([id, position]) => id === 'switch' || position === 'off'),
+    Object.entries(setting.switches).every(([id, position]) => id === roles.switch || position === 'off'),
   );
 }
 
@@ -22,7 +22,7 @@ export function solvedRows({ rows }: Behaviour): SolvedRow[] {
 }
 
 export function pumpVolts({ point }: SolvedRow): number {
-  return keptVoltsAcross(point, 'pump', 'plus', 'minus');
+  return keptVoltsAcross(point, roles.pump, 'plus', 'minus');
 }
 
 /** Whether the pump breaks away and runs. */
@@ -37,9 +37,9 @@ export function floatIdsOf({ parts }: Plan): string[] {
 /** A setting in words: "the switch on auto and the float down". */
 export function inWords({ behaviour }: { readonly behaviour: Behaviour }, { setting }: SolvedRow): string {
   const nameOf = (id: string) =>
-    id === 'switch' ? 'the switch' : `“${behaviour.wired.parts.find(({ part }) => part.id === id)?.name ?? id}”`;
+    id === roles.switch ? 'the switch' : `“${behaviour.wired.parts.find(({ part }) => part.id === id)?.name ?? id}”`;
   const hands = Object.entries(setting.switches)
-    .filter(([id, position]) => id === 'switch' || position !== 'off')
+    .filter(([id, position]) => id === roles.switch || position !== 'off')
     .map(([id, position]) => `${nameOf(id)} on ${position}`.replace(/on off$/, 'off'));
   const water = Object.values(setting.floats).map((position) => `the float ${position}`);
   return [...hands, ...water].join(' and ');

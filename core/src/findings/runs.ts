@@ -1,4 +1,4 @@
-import { keptVoltsAcross } from '../circuit';
+import { keptVoltsAcross, roles } from '../circuit';
 import { defaults } from '../reference';
 import { formatVolts } from '../units';
 import type { CircuitFacts } from './facts';
@@ -12,7 +12,7 @@ export const runRules: RuleFamily = (facts) => {
   const floats = floatIdsOf(facts.behaviour.wired);
   const lifted = ({ setting }: SolvedRow) => floats.some((id) => setting.floats[id] === 'up');
   const atPosition = (position: string) =>
-    rows.filter(({ setting }) => (setting.switches['switch'] ?? 'off') === position);
+    rows.filter(({ setting }) => (setting.switches[roles.switch] ?? 'off') === position);
   const running = (some: readonly SolvedRow[]) => some.filter((row) => runs(facts, row));
   const threeWay = facts.options.includes('three-way');
   const automatic = facts.automatic ? atPosition(threeWay ? 'auto' : 'off') : [];
@@ -75,7 +75,7 @@ export const runRules: RuleFamily = (facts) => {
   ];
 };
 
-function stop(facts: CircuitFacts, code: string, message: string, rule: string, about = 'pump'): Judgement {
+function stop(facts: CircuitFacts, code: string, message: string, rule: string, about: string = roles.pump): Judgement {
   return {
     code,
     severity: 'stop',

@@ -1,4 +1,4 @@
-import { keptDoing, keptPartA, keptVoltsAcross, keptWord, type LampPart } from '../circuit';
+import { keptDoing, keptPartA, keptVoltsAcross, keptWord, type LampPart, roles } from '../circuit';
 import { defaults, ourRules, runsFromV } from '../reference';
 import { formatVolts, plainNumber } from '../units';
 import type { CircuitFacts } from './facts';
@@ -20,7 +20,7 @@ export const sneakRules: RuleFamily = (facts) => {
 /** An armed light that is lit while auto is not selected. */
 function fedBackwards(facts: CircuitFacts, part: LampPart, name: string, rows: readonly SolvedRow[]): Judgement[] {
   const row = rows.find(
-    ({ setting, point }) => setting.switches['switch'] !== 'auto' && keptDoing(point, part.id) !== 'dark',
+    ({ setting, point }) => setting.switches[roles.switch] !== 'auto' && keptDoing(point, part.id) !== 'dark',
   );
   if (!row) return [];
   return [
@@ -58,7 +58,7 @@ function glows(facts: CircuitFacts, part: LampPart, name: string, rows: readonly
 /** A light that stays dark when it should be lit. */
 function dark(facts: CircuitFacts, part: LampPart, name: string, rows: readonly SolvedRow[]): Judgement[] {
   const wanted = rows.filter((row) =>
-    part.shows === 'running' ? runs(facts, row) : row.setting.switches['switch'] === 'auto',
+    part.shows === 'running' ? runs(facts, row) : row.setting.switches[roles.switch] === 'auto',
   );
   const missed = wanted.filter(({ point }) => keptDoing(point, part.id) === 'dark');
   const [first] = missed;
@@ -112,5 +112,5 @@ function fedBack(facts: CircuitFacts): Judgement[] {
 
 /** Whether the setting starts this circuit's pump by its own switch or float. */
 function startsItself({ automatic }: CircuitFacts, { switches, floats }: SolvedRow['setting']): boolean {
-  return switches['switch'] === 'manual' || (automatic && Object.values(floats).includes('up'));
+  return switches[roles.switch] === 'manual' || (automatic && Object.values(floats).includes('up'));
 }

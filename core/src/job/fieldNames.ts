@@ -1,3 +1,4 @@
+import { legKinds } from './legs';
 import { formatAmps, formatQuantity, type QuantityKey, type UnitSystem } from '../units';
 import type { FieldPath } from './differences';
 import type { Job } from './schema';
@@ -63,9 +64,7 @@ const names: Readonly<Record<string, string>> = {
   floatA: 'float contact',
   sharesFeedWith: 'shares the feed of',
   legs: 'legs',
-  sourceToPanel: 'source to panel',
-  panelToBilge: 'panel to bilge',
-  bilgeToNegative: 'bilge to negative bus',
+  ...Object.fromEntries(Object.entries(legKinds).map(([key, { name }]) => [key, name])),
   lengthM: 'length',
   slackM: 'slack',
   insulationC: 'insulation',

@@ -7,3 +7,4 @@ export * from './newJob';
 export * from './waterFields';
 export * from './waterSchema';
 export * from './withoutCircuit';
+export * from './legs';

@@ -305,6 +305,5 @@ export type Circuit = z.infer<typeof circuitSchema>;
 export type Leg = z.infer<typeof legSchema>;
 export type BilgeLeg = z.infer<typeof bilgeLegSchema>;
 export type Run = z.infer<typeof runSchema>;
-export type LegKey = keyof Circuit['legs'];
 export type Pump = z.infer<typeof pumpSchema>;
 export type Choices = z.infer<typeof choicesSchema>;

@@ -1,5 +1,5 @@
 import { defaults } from '../reference';
-import type { TerminalRef } from '../circuit';
+import { roles, type TerminalRef } from '../circuit';
 import { negativeOf, TAP, toNegative } from './lights';
 import { at, coloured, link, piece } from './pieces';
 import type { PlannedPart, PlanPiece, Surveyed } from './plan';
@@ -20,7 +20,7 @@ export function alarmOn(surveyed: Surveyed, from: TerminalRef): PlanPiece {
 
 function wiredAlarm({ circuit, alarmAlso }: Surveyed, from: TerminalRef): PlanPiece {
   const isolated = circuit.alarm?.diodes ?? true;
-  const alarm: PlannedPart = { part: { kind: 'alarm', id: 'alarm' }, name: 'Alarm', band: 'panel', role: 'auto' };
+  const alarm: PlannedPart = { part: { kind: 'alarm', id: roles.alarm }, name: 'Alarm', band: 'panel', role: 'auto' };
   // Where there is a running light, the alarm hangs on its tap.
   const lit = (circuit.panel?.light ?? 'none') !== 'none';
   const tapped = lit

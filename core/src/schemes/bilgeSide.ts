@@ -1,5 +1,5 @@
 import { findSize, minimumSize } from '../reference';
-import type { TerminalRef } from '../circuit';
+import { roles, type TerminalRef } from '../circuit';
 import { at, piece } from './pieces';
 import type { ExistingLink, PlannedConductor, PlanPiece, SurveyedCircuit } from './plan';
 import { autoRun, leadRun, legRun } from './runs';
@@ -63,7 +63,7 @@ export function manualConductor(
     to,
     role: 'manual',
     colour: { base: 'brown' },
-    behind: 'manual-fuse',
+    behind: roles.manualFuse,
     ...legRun(circuit, 'panelToBilge'),
   };
 }
@@ -77,7 +77,7 @@ export function autoConductor(circuit: SurveyedCircuit, from: TerminalRef, to: T
     to,
     role: 'auto',
     colour: { base: 'brown', stripe: 'white' },
-    behind: 'auto-fuse',
+    behind: roles.autoFuse,
     ...autoRun(circuit),
   };
 }

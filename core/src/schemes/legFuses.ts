@@ -1,4 +1,4 @@
-import type { TerminalRef } from '../circuit';
+import { roles, type TerminalRef } from '../circuit';
 import { at, link, piece } from './pieces';
 import type { PlanPiece, SurveyedCircuit } from './plan';
 import { givenFuse } from './standardParts';
@@ -21,16 +21,16 @@ export function legFuses(circuit: SurveyedCircuit): Legs {
   const fuseOf = (id: string, name: string, ratingA: number, role: 'manual' | 'auto') =>
     ({ part: givenFuse(id, { kind: fuses.kind, ratingA }), name, band: 'panel', role }) as const;
   return {
-    toSwitch: at('manual-fuse', 'source'),
-    autoFrom: at('auto-fuse', 'load'),
-    autoTo: at('auto-fuse', 'source'),
+    toSwitch: at(roles.manualFuse, 'source'),
+    autoFrom: at(roles.autoFuse, 'load'),
+    autoTo: at(roles.autoFuse, 'source'),
     piece: piece(
       [
-        fuseOf('manual-fuse', 'Manual fuse', fuses.manualA, 'manual'),
-        fuseOf('auto-fuse', 'Auto fuse', fuses.autoA, 'auto'),
+        fuseOf(roles.manualFuse, 'Manual fuse', fuses.manualA, 'manual'),
+        fuseOf(roles.autoFuse, 'Auto fuse', fuses.autoA, 'auto'),
       ],
       [],
-      [link('manual-fuse-out', at('manual-fuse', 'load'), at('switch', 'in'))],
+      [link('manual-fuse-out', at(roles.manualFuse, 'load'), at(roles.switch, 'in'))],
     ),
   };
 }

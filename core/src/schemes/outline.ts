@@ -1,4 +1,4 @@
-import type { Battery, Circuit, Leg } from '../job';
+import { mapLegs, type Battery, type Circuit } from '../job';
 import type { Plan } from './plan';
 import { planCircuit } from './planCircuit';
 
@@ -7,17 +7,11 @@ import { planCircuit } from './planCircuit';
  * stood in for, so only parts, terminals, colours and roles may be read from it.
  */
 export function outlinePlan(circuit: Circuit, battery: Battery): Plan {
-  const measured = (leg: Leg): Leg => ({ ...leg, lengthM: leg.lengthM ?? 1 });
-  const { sourceToPanel, panelToBilge, bilgeToNegative } = circuit.legs;
   return planCircuit({
     circuit: {
       ...circuit,
       pump: { ...circuit.pump, currentA: circuit.pump.currentA ?? 1 },
-      legs: {
-        sourceToPanel: measured(sourceToPanel),
-        panelToBilge: measured(panelToBilge),
-        bilgeToNegative: measured(bilgeToNegative),
-      },
+      legs: mapLegs(circuit.legs, (leg) => ({ ...leg, lengthM: leg.lengthM ?? 1 })),
     },
     battery,
     others: [],

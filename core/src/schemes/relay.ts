@@ -1,5 +1,5 @@
 import { defaults, minimumSize } from '../reference';
-import type { TerminalRef } from '../circuit';
+import { roles, type TerminalRef } from '../circuit';
 import { manualConductor, negativeBack, pumpAt } from './bilgeSide';
 import { levelSensor, negativeWays, sensorWay } from './levelSensor';
 import { lights } from './lights';
@@ -84,7 +84,7 @@ function relayPart({ relay: own }: SurveyedCircuit): PlannedPart {
   return {
     part: {
       kind: 'relay',
-      id: 'relay',
+      id: roles.relay,
       coilOhm: own?.coilOhm ?? defaults.relayCoilOhm,
       pullInV: own?.pullInV ?? defaults.relayPullInV,
       dropOutV: own?.dropOutV ?? defaults.relayDropOutV,

@@ -1,12 +1,12 @@
 import { defaults } from '../reference';
-import type { Circuit, LegKey } from '../job';
+import { legOf, type Circuit, type LegKey } from '../job';
 import type { PlannedConductor, PlannedRun } from './plan';
 
 type Routed = Pick<PlannedConductor, 'leg' | 'lengthM' | 'runs' | 'duty' | 'unsheathedM'>;
 
 /** How a conductor in a surveyed leg runs, with the defaults for what was left open and its slack added. */
 export function legRun(circuit: Circuit, leg: LegKey, duty: Routed['duty'] = 'pump'): Routed {
-  const { lengthM } = circuit.legs[leg];
+  const { lengthM } = legOf(circuit, leg);
   if (lengthM === undefined) throw new RangeError(`The leg ${leg} has no length yet.`);
   return runOf(circuit, leg, lengthM, duty);
 }
@@ -20,7 +20,7 @@ export function autoRun(circuit: Circuit): Routed {
 }
 
 function runOf(circuit: Circuit, leg: LegKey, lengthM: number, duty: Routed['duty']): Routed {
-  const { slackM, insulationC, engineSpace, bundled, further = [], multicore, unsheathedM } = circuit.legs[leg];
+  const { slackM, insulationC, engineSpace, bundled, further = [], multicore, unsheathedM } = legOf(circuit, leg);
   const first = { lengthM: lengthM + (slackM ?? 0), insulationC, engineSpace, bundled };
   const run = routed(leg, [first, ...further].map(withDefaults), duty);
   return multicore ? { ...run, unsheathedM: unsheathedM ?? 0 } : run;

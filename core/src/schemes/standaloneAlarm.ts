@@ -2,7 +2,7 @@ import { minimumSize } from '../reference';
 import { ownAlarmV } from './alarms';
 import { at, link } from './pieces';
 import type { PlannedConductor, Scheme, SurveyedCircuit } from './plan';
-import type { TerminalRef } from '../circuit';
+import { roles, type TerminalRef } from '../circuit';
 import { legRun } from './runs';
 import { floatPart, plannedJoint } from './standardParts';
 
@@ -22,7 +22,7 @@ export const standaloneAlarm: Scheme = {
     ground: at('alarm', 'minus'),
     parts: [
       {
-        part: { kind: 'alarm', id: 'alarm', ownV: ownAlarmV(circuit.alarm) },
+        part: { kind: 'alarm', id: roles.alarm, ownV: ownAlarmV(circuit.alarm) },
         name: 'Alarm',
         band: 'panel',
         role: 'supply',

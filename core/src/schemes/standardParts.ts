@@ -5,6 +5,7 @@ import {
   type JointPart,
   type Motor,
   type PumpPart,
+  roles,
 } from '../circuit';
 import { defaults, internalResistanceOhm, restingEmfV, type ProtectionKind } from '../reference';
 import type { Battery, Circuit, Pump } from '../job';
@@ -15,7 +16,7 @@ export function batteryPart(battery: Battery): BatteryPart {
   const chemistry = battery.chemistry ?? 'lead-acid';
   return {
     kind: 'battery',
-    id: 'battery',
+    id: roles.battery,
     emfV: battery.restV ?? restingEmfV(chemistry, battery.stateOfCharge ?? defaults.stateOfCharge),
     internalOhm: battery.internalOhm ?? internalResistanceOhm(chemistry, battery.capacityAh ?? defaults.capacityAh),
   };
@@ -23,7 +24,7 @@ export function batteryPart(battery: Battery): BatteryPart {
 
 /** The circuit's own fuse before it has been chosen: its rating is put in once the circuit is sized. */
 export function fusePart(): FusePart {
-  return { kind: 'fuse', id: 'fuse', family: 'blade', ratingA: 1, closed: true };
+  return { kind: 'fuse', id: roles.fuse, family: 'blade', ratingA: 1, closed: true };
 }
 
 /** A fuse that is there already. */
@@ -42,7 +43,7 @@ export function motorOf(pump: KnownPump): Motor {
 export function pumpPart(pump: KnownPump, sensing?: 'float' | 'timer'): PumpPart {
   return {
     kind: 'pump',
-    id: 'pump',
+    id: roles.pump,
     motor: motorOf(pump),
     condition: 'sound',
     ...(sensing ? { inside: { sensing, contactOhm: defaults.floatContactOhm } } : {}),
@@ -70,7 +71,7 @@ export function threeWayPart({ manual }: Circuit): PlannedPart {
   return {
     part: {
       kind: 'three-way-switch',
-      id: 'switch',
+      id: roles.switch,
       momentaryManual: manual === 'momentary',
       contactOhm: defaults.switchContactOhm,
     },
@@ -85,7 +86,7 @@ export function onOffPart({ manual }: Circuit, name: string, role: Role = 'suppl
   return {
     part: {
       kind: 'on-off-switch',
-      id: 'switch',
+      id: roles.switch,
       momentary: manual === 'momentary',
       contactOhm: defaults.switchContactOhm,
       ...(breaksAuto ? { breaksAuto } : {}),

@@ -1,5 +1,5 @@
 import { defaults } from '../reference';
-import type { TerminalRef } from '../circuit';
+import { roles, type TerminalRef } from '../circuit';
 import { at, coloured, link, piece } from './pieces';
 import type { ExistingLink, PlannedConductor, PlannedPart, PlanPiece, Surveyed } from './plan';
 import { legRun, stubRun } from './runs';
@@ -33,8 +33,8 @@ export function supplySide(
     from = at(id, leaves);
   };
   if (source?.mainFuse) {
-    parts.push({ part: givenFuse('main-fuse', source.mainFuse), name: 'Main fuse', band: 'source', role: 'supply' });
-    through('main-fuse', 'source', 'load');
+    parts.push({ part: givenFuse(roles.mainFuse, source.mainFuse), name: 'Main fuse', band: 'source', role: 'supply' });
+    through(roles.mainFuse, 'source', 'load');
   }
   if (source?.feed === 'isolator') {
     parts.push({
@@ -69,7 +69,7 @@ export function supplySide(
     });
     existing.push(...ends.map(([way, end]) => link(`live-${way}`, at('joint-live', way), end)));
   }
-  const own: TerminalRef = panel?.fuse ? at('panel-fuse', 'source') : live;
+  const own: TerminalRef = panel?.fuse ? at(roles.panelFuse, 'source') : live;
   const shared = others.length > 0;
   const end: TerminalRef = shared ? at('joint-feed', 'feed') : own;
   if (shared) {
@@ -78,8 +78,8 @@ export function supplySide(
     existing.push(link('feed-own', at('joint-feed', 'own'), own));
   }
   if (panel?.fuse) {
-    parts.push({ part: givenFuse('panel-fuse', panel.fuse), name: 'Panel fuse', band: 'panel', role: 'supply' });
-    existing.push(link('jumper', at('panel-fuse', 'load'), live));
+    parts.push({ part: givenFuse(roles.panelFuse, panel.fuse), name: 'Panel fuse', band: 'panel', role: 'supply' });
+    existing.push(link('jumper', at(roles.panelFuse, 'load'), live));
   }
   const feed: PlannedConductor = {
     id: 'feed',

@@ -1,4 +1,12 @@
-import { mapParts, untilDead, type Netlist, type OperatingPoint, type Setting, type SolverMemory } from '../circuit';
+import {
+  mapParts,
+  untilDead,
+  type Netlist,
+  type OperatingPoint,
+  type Setting,
+  type SolverMemory,
+  roles,
+} from '../circuit';
 import { defaults, internalResistanceOhm, protectionFamilies, restingEmfV } from '../reference';
 import { openingTime, standardRatings, type Opening, type Rating, type RatingAnswer } from '../wiring';
 import type { ConductorFacts, DeviceFacts, ProtectionFacts, SharedFeed, TapFacts } from '../findings';
@@ -112,7 +120,7 @@ function ratingBefore({ rating, circuit, netlist }: ProtectionQuestion): (conduc
   const behindPanelA = Math.min(rating.ratingA, circuit.panel?.fuse?.ratingA ?? Infinity);
   const ratingById = new Map(netlist.parts.flatMap((part) => (part.kind === 'fuse' ? [[part.id, part.ratingA]] : [])));
   // What both legs feed may carry the sum of their fuses.
-  const [manualA, autoA] = [ratingById.get('manual-fuse'), ratingById.get('auto-fuse')];
+  const [manualA, autoA] = [ratingById.get(roles.manualFuse), ratingById.get(roles.autoFuse)];
   const bothA = manualA !== undefined && autoA !== undefined ? manualA + autoA : Infinity;
   return ({ planned }) => {
     if (planned.id === 'feed') return rating.ratingA;
@@ -232,8 +240,8 @@ function slowest({ faulty, pump, faults, memory }: Faults): Opening {
 function legsOpening({ faulty, pump, faults, memory }: Faults): ProtectionFacts['legs'] {
   const both = faults
     .map(({ setting, point }) => ({
-      manualA: Math.abs(point.partA('manual-fuse')),
-      autoA: Math.abs(point.partA('auto-fuse')),
+      manualA: Math.abs(point.partA(roles.manualFuse)),
+      autoA: Math.abs(point.partA(roles.autoFuse)),
       setting,
       point,
     }))

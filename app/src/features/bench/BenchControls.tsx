@@ -1,4 +1,4 @@
-import { isFloat, positionsOf, type Part, type SwitchPosition } from '@harbor-latch/core/circuit/index';
+import { isFloat, positionsOf, type Part, type SwitchPosition, roles } from '@harbor-latch/core/circuit/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
 import { useRef } from 'react';
 import { Pressable, View } from 'react-native';
@@ -11,15 +11,15 @@ import type { Bench } from './useBench';
 export function BenchControls({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
   const { state, netlist } = bench;
   const nameOf = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
-  const own = netlist.parts.find(({ id }) => id === 'switch');
-  const further = netlist.parts.filter((part) => part.id !== 'switch' && positionsOf(part).length > 0);
+  const own = netlist.parts.find(({ id }) => id === roles.switch);
+  const further = netlist.parts.filter((part) => part.id !== roles.switch && positionsOf(part).length > 0);
   const floats = netlist.parts.filter(isFloat);
   const openable = netlist.parts.filter(({ kind }) => kind === 'fuse' || kind === 'isolator');
   const setOpen = (id: string, open: boolean) =>
     bench.change({ open: open ? [...state.open, id] : state.open.filter((one) => one !== id) });
   return (
     <View style={{ gap: 14 }}>
-      {own ? <HandSwitch bench={bench} part={own} name={nameOf('switch')} /> : null}
+      {own ? <HandSwitch bench={bench} part={own} name={nameOf(roles.switch)} /> : null}
       {floats.map((part) => (
         <Labelled
           key={part.id}

@@ -1,4 +1,4 @@
-import { openingWindow, type Netlist, type TruthRow } from '@harbor-latch/core/circuit/index';
+import { openingWindow, type Netlist, type TruthRow, roles } from '@harbor-latch/core/circuit/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
 import { formatAmps, formatOpening, formatVolts } from '@harbor-latch/core/units/index';
 import { openingSeconds, type Opening } from '@harbor-latch/core/wiring/index';
@@ -22,15 +22,15 @@ export function Readout({ bench, plan }: { readonly bench: Bench; readonly plan:
     );
   }
   const figures = [
-    ...(has('pump')
+    ...(has(roles.pump)
       ? [
-          ['At the pump', formatVolts(point.voltsAcross('pump', 'plus', 'minus'))],
-          ['Pump', shown(point.partA('pump'))],
+          ['At the pump', formatVolts(point.voltsAcross(roles.pump, 'plus', 'minus'))],
+          ['Pump', shown(point.partA(roles.pump))],
         ]
       : []),
-    ...(has('battery')
-      ? [['Battery', shown(point.partA('battery'))]]
-      : [['Alarm’s loop', shown(point.partA('alarm'))]]),
+    ...(has(roles.battery)
+      ? [['Battery', shown(point.partA(roles.battery))]]
+      : [['Alarm’s loop', shown(point.partA(roles.alarm))]]),
   ] as const;
   return (
     <View style={{ gap: 6 }}>

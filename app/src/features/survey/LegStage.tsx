@@ -1,4 +1,4 @@
-import type { Circuit, LegKey } from '@harbor-latch/core/job/index';
+import { legKinds, legOf, type Circuit, type LegKey } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { schemeOf, type Role } from '@harbor-latch/core/schemes/index';
 import { memo } from 'react';
@@ -12,13 +12,6 @@ import { More } from './More';
 import { NumberField } from './NumberField';
 import { Stage } from './Stage';
 import { sameCircuitParts } from './sameCircuitParts';
-
-const guides: Readonly<Record<LegKey, string>> = {
-  sourceToPanel:
-    'From the fuse to the switch, along the route the cable takes. Run a cord along it and measure the cord. Mostly 1 to 8 m.',
-  panelToBilge: 'From the switch to the pump’s leads, along the route. Mostly the longest run, 2 to 12 m.',
-  bilgeToNegative: 'From the pump’s leads back to the negative bus. The current returns this way: it counts as much.',
-};
 
 const length = { metric: 0.1, us: 0.5 };
 const picks = { metric: [1, 2, 3, 5, 8], us: [3, 6, 10, 15, 25] };
@@ -35,7 +28,7 @@ export const LegStage = memo(
     readonly leg: { readonly key: LegKey; readonly name: string; readonly role: Role; readonly cores: number };
   }) {
     const path = ['circuits', index, 'legs', leg.key] as const;
-    const surveyed = circuit.legs[leg.key];
+    const surveyed = legOf(circuit, leg.key);
     return (
       <Stage
         title={leg.name}
@@ -49,7 +42,7 @@ export const LegStage = memo(
           step={length}
           picks={picks}
           needed
-          guide={guides[leg.key]}
+          guide={legKinds[leg.key].guide}
         />
         {leg.key === 'panelToBilge' && leg.cores > 1 ? (
           <NumberField

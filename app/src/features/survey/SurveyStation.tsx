@@ -1,7 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { assumptionsOf } from '@harbor-latch/core/explain/index';
-import { doubtsOf, type LegKey } from '@harbor-latch/core/job/index';
+import { doubtsOf, legKinds } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -40,10 +40,11 @@ export function SurveyStation({
   const doubts = useMemo(() => new Map(JSON.parse(text) as [string, string][]), [text]);
   if (!circuit) return null;
   const { legs, options } = schemeOf(circuit);
-  const legOf = (key: LegKey) => legs.find((leg) => leg.key === key);
-  const sourceLeg = legOf('sourceToPanel');
-  const bilgeLeg = legOf('panelToBilge');
-  const negativeLeg = legOf('bilgeToNegative');
+  const shares = circuit.sharesFeedWith !== undefined;
+  const legsAfter = (stop: 'source' | 'panel' | 'pump') =>
+    legs
+      .filter(({ key }) => legKinds[key].after === stop && !(shares && legKinds[key].ofFeed))
+      .map((leg) => <LegStage key={leg.key} index={index} leg={leg} circuit={circuit} />);
   const pump = options.includes('pump');
   return (
     <BoatForm draft={draft}>
@@ -52,13 +53,11 @@ export function SurveyStation({
           <Needs assessed={assessed} />
           <Gradually first={1}>
             {pump ? <SourceStage draft={draft} index={index} circuit={circuit} /> : null}
-            {sourceLeg && circuit.sharesFeedWith === undefined ? (
-              <LegStage index={index} leg={sourceLeg} circuit={circuit} />
-            ) : null}
+            {legsAfter('source')}
             <PanelStage draft={draft} index={index} circuit={circuit} />
-            {bilgeLeg ? <LegStage index={index} leg={bilgeLeg} circuit={circuit} /> : null}
+            {legsAfter('panel')}
             {pump ? <PumpStage index={index} circuit={circuit} /> : null}
-            {negativeLeg ? <LegStage index={index} leg={negativeLeg} circuit={circuit} /> : null}
+            {legsAfter('pump')}
             <WaterStage draft={draft} index={index} />
             {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
             <JudgeStage index={index} />
