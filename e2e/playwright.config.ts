@@ -24,6 +24,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    // Journeys in which a wide page is laid out otherwise.
+    { name: 'wide', grep: /@wide/, use: { viewport: { width: 1280, height: 800 } } },
   ],
 });

@@ -79,10 +79,18 @@ export const test = base.extend<Fixtures>({
   ],
 });
 
-/** Opens an address and waits until its title stands. */
+/** Waits until nothing is worked out beside the page any more. */
+export async function workedOut(page: Page): Promise<void> {
+  await page.waitForFunction(
+    `document.querySelector('[aria-busy="true"]') === null && !/Being worked out/.test(document.body.innerText)`,
+  );
+}
+
+/** Opens an address and waits until its title stands, and what is known of it. */
 export async function open(page: Page, address: string, title: string | RegExp): Promise<void> {
   await page.goto(address);
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  await workedOut(page);
 }
 
 export { expect };

@@ -22,7 +22,7 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
 ];
 
 for (const theme of ['light', 'dark'] as const) {
-  test.describe(`in the ${theme} theme`, () => {
+  test.describe(`in the ${theme} theme`, theme === 'light' ? { tag: '@wide' } : {}, () => {
     test.use({ colorScheme: theme });
     for (const [view, title, address] of views) {
       test(`the ${view} is accessible`, async ({ page, request }) => {
@@ -52,7 +52,7 @@ test('the float station’s cycle, runs and hose are accessible', async ({ page,
   for (const [tool, shown] of [
     ['Cycle', page.getByRole('slider', { name: 'Time in the run' })],
     ['Runs', page.getByText('Gland and a wet night').filter({ visible: true })],
-    ['Hose', page.getByText('Side by side')],
+    ['Hose', page.getByText('Side by side').filter({ visible: true })],
   ] as const) {
     await page.getByRole('tab', { name: tool }).click();
     await expect(shown.first()).toBeVisible({ timeout: 40_000 });
@@ -87,7 +87,7 @@ test('every button and field of the survey is big enough for a wet thumb', async
 });
 
 for (const [view, title, address] of views) {
-  test(`nothing of the ${view} reaches beyond the page’s edge`, async ({ page, request }) => {
+  test(`nothing of the ${view} reaches beyond the page’s edge`, { tag: '@wide' }, async ({ page, request }) => {
     const job = await addBoat(request, demoBoat('alder-wren', 'Fits'));
     await open(page, address(job).replace('Axed', 'Fits'), title.replace('Axed', 'Fits'));
     await expect(page.getByRole('progressbar')).toHaveCount(0);

@@ -44,42 +44,50 @@ test('a manual that springs back runs only while it is held, by pointer and by k
   await told(page, 'Pump standing. Running light dark.');
 });
 
-test('two probes are placed in the drawing, and ohms are refused while it is live', async ({ page, request }) => {
-  const job = await addBoat(request, benchBoat('Metered'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
-  await page.getByRole('tab', { name: 'Meter' }).click();
-  const common = page.getByRole('radio', { name: /^Manual \/ off \/ auto, common/ });
-  await common.click();
-  await expect(common).toHaveAttribute('aria-checked', 'true');
-  await told(page, '12.70\u00a0V');
-  await radio(page, 'Test lamp').click();
-  await expect(page.getByText('Lit', { exact: true })).toBeVisible();
-  await radio(page, 'Ohms').click();
-  await expect(page.getByText(/Pull the fuse, prove it dead/)).toBeVisible();
-  await page.getByRole('tab', { name: 'Try' }).click();
-  await radio(page, 'Pulled').click();
-  await page.getByRole('tab', { name: 'Meter' }).click();
-  const manual = page.getByRole('radio', { name: /^Manual \/ off \/ auto, manual/ });
-  await manual.focus();
-  await page.keyboard.press('Enter');
-  // Winding 0.522 Ω and the conductors of the manual way.
-  await expect(page.getByText(/^56\d\u00a0mΩ$/)).toBeVisible();
-});
+test(
+  'two probes are placed in the drawing, and ohms are refused while it is live',
+  { tag: '@wide' },
+  async ({ page, request }) => {
+    const job = await addBoat(request, benchBoat('Metered'));
+    await open(page, placesOf(job).bench, 'Main bilge pump');
+    await page.getByRole('tab', { name: 'Meter' }).click();
+    const common = page.getByRole('radio', { name: /^Manual \/ off \/ auto, common/ });
+    await common.click();
+    await expect(common).toHaveAttribute('aria-checked', 'true');
+    await told(page, '12.70\u00a0V');
+    await radio(page, 'Test lamp').click();
+    await expect(page.getByText('Lit', { exact: true })).toBeVisible();
+    await radio(page, 'Ohms').click();
+    await expect(page.getByText(/Pull the fuse, prove it dead/)).toBeVisible();
+    await page.getByRole('tab', { name: 'Try' }).click();
+    await radio(page, 'Pulled').click();
+    await page.getByRole('tab', { name: 'Meter' }).click();
+    const manual = page.getByRole('radio', { name: /^Manual \/ off \/ auto, manual/ });
+    await manual.focus();
+    await page.keyboard.press('Enter');
+    // Winding 0.522 Ω and the conductors of the manual way.
+    await expect(page.getByText(/^56\d\u00a0mΩ$/)).toBeVisible();
+  },
+);
 
-test('a planted fault shows in the drawing and the table, and is mended again', async ({ page, request }) => {
-  const job = await addBoat(request, benchBoat('Broken'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
-  await page.getByRole('tab', { name: 'Faults' }).click();
-  await radio(page, 'Float stuck down').click();
-  await radio(page, 'Float').click();
-  await expect(page.getByText('Float: stuck down')).toBeVisible();
-  await page.getByRole('tab', { name: 'Table' }).click();
-  await expect(page.getByText('with the faults and pulled fuses as they are on the bench')).toBeVisible();
-  await expect(page.getByText('running', { exact: false }).filter({ visible: true })).not.toHaveCount(0);
-  await page.getByRole('tab', { name: 'Faults' }).click();
-  await page.getByRole('button', { name: 'Mend: Float: stuck down' }).click();
-  await told(page, 'Nothing is broken. Choose a fault, then where it sits; the bench shows what it does.');
-});
+test(
+  'a planted fault shows in the drawing and the table, and is mended again',
+  { tag: '@wide' },
+  async ({ page, request }) => {
+    const job = await addBoat(request, benchBoat('Broken'));
+    await open(page, placesOf(job).bench, 'Main bilge pump');
+    await page.getByRole('tab', { name: 'Faults' }).click();
+    await radio(page, 'Float stuck down').click();
+    await radio(page, 'Float').click();
+    await expect(page.getByText('Float: stuck down')).toBeVisible();
+    await page.getByRole('tab', { name: 'Table' }).click();
+    await expect(page.getByText('with the faults and pulled fuses as they are on the bench')).toBeVisible();
+    await expect(page.getByText('running', { exact: false }).filter({ visible: true })).not.toHaveCount(0);
+    await page.getByRole('tab', { name: 'Faults' }).click();
+    await page.getByRole('button', { name: 'Mend: Float: stuck down' }).click();
+    await told(page, 'Nothing is broken. Choose a fault, then where it sits; the bench shows what it does.');
+  },
+);
 
 test('the table is compared, printed on a page of its own and exported', async ({ page, request }) => {
   const job = await addBoat(request, benchBoat('Tabled'));
@@ -124,30 +132,31 @@ test('the table is compared, printed on a page of its own and exported', async (
   expect(text).toContain('"Auto, float up",running');
 });
 
-test('a conductor is moved in the drawing, the findings follow, and it goes back to plan', async ({
-  page,
-  request,
-}) => {
-  const job = await addBoat(request, benchBoat('Rewired'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
-  await page.getByRole('tab', { name: 'Rewire' }).click();
-  await radio(page, 'Auto positive').click();
-  await page.getByRole('button', { name: 'Move its start' }).click();
-  await page
-    .locator('svg')
-    .getByRole('radio', { name: /^Manual \/ off \/ auto, common/ })
-    .click();
-  await expect(
-    page.getByText('Auto positive: moved from Manual / off / auto, auto to Manual / off / auto, common.'),
-  ).toBeVisible();
-  await page.getByRole('tab', { name: 'Size' }).click();
-  await expect(page.getByText(/off does not isolate it/)).toBeVisible();
-  await page.getByRole('tab', { name: 'Bench' }).click();
-  await page.getByRole('tab', { name: 'Rewire' }).click();
-  await page.getByRole('button', { name: 'Back to plan' }).click();
-  await told(page, 'Wired as planned.');
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.rewired).toBeUndefined();
-});
+test(
+  'a conductor is moved in the drawing, the findings follow, and it goes back to plan',
+  { tag: '@wide' },
+  async ({ page, request }) => {
+    const job = await addBoat(request, benchBoat('Rewired'));
+    await open(page, placesOf(job).bench, 'Main bilge pump');
+    await page.getByRole('tab', { name: 'Rewire' }).click();
+    await radio(page, 'Auto positive').click();
+    await page.getByRole('button', { name: 'Move its start' }).click();
+    await page
+      .locator('svg')
+      .getByRole('radio', { name: /^Manual \/ off \/ auto, common/ })
+      .click();
+    await expect(
+      page.getByText('Auto positive: moved from Manual / off / auto, auto to Manual / off / auto, common.'),
+    ).toBeVisible();
+    await page.getByRole('tab', { name: 'Size' }).click();
+    await expect(page.getByText(/off does not isolate it/)).toBeVisible();
+    await page.getByRole('tab', { name: 'Bench' }).click();
+    await page.getByRole('tab', { name: 'Rewire' }).click();
+    await page.getByRole('button', { name: 'Back to plan' }).click();
+    await told(page, 'Wired as planned.');
+    await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.rewired).toBeUndefined();
+  },
+);
 
 test('every scheme is drawn and solved on the bench', async ({ page, request }) => {
   test.setTimeout(240_000);

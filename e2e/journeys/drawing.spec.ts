@@ -16,44 +16,55 @@ for (const [file, title] of [
   ['alder-wren', 'Main bilge pump'],
   ['low-samphire', 'Engine well, primary'],
 ] as const) {
-  test(`the drawing of ${file} fits the page and no word lies on another`, async ({ page, request }) => {
-    const job = demoBoat(file, 'Drawn');
-    const [battery, ...others] = job.batteries;
-    if (!battery) throw new Error('no battery');
-    await addBoat(request, { ...job, batteries: [{ ...battery, name: longest }, ...others] });
-    await open(page, placesOf(job).drawing, title);
-    await expect(page.getByRole('radio', { name: /^Conductor Feed/ })).toBeVisible();
-    const texts = await drawnTexts(page);
-    expect(texts.length).toBeGreaterThan(20);
-    const overlapping = texts.flatMap((a, index) =>
-      texts
-        .slice(index + 1)
-        .filter(
-          (b) =>
-            a.x + a.width > b.x + 1 && b.x + b.width > a.x + 1 && a.y + a.height > b.y + 4 && b.y + b.height > a.y + 4,
-        )
-        .map((b) => `${a.words} / ${b.words}`),
-    );
-    expect(overlapping).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-  });
+  test(
+    `the drawing of ${file} fits the page and no word lies on another`,
+    { tag: '@wide' },
+    async ({ page, request }) => {
+      const job = demoBoat(file, 'Drawn');
+      const [battery, ...others] = job.batteries;
+      if (!battery) throw new Error('no battery');
+      await addBoat(request, { ...job, batteries: [{ ...battery, name: longest }, ...others] });
+      await open(page, placesOf(job).drawing, title);
+      await expect(page.getByRole('radio', { name: /^Conductor Feed/ })).toBeVisible();
+      const texts = await drawnTexts(page);
+      expect(texts.length).toBeGreaterThan(20);
+      const overlapping = texts.flatMap((a, index) =>
+        texts
+          .slice(index + 1)
+          .filter(
+            (b) =>
+              a.x + a.width > b.x + 1 &&
+              b.x + b.width > a.x + 1 &&
+              a.y + a.height > b.y + 4 &&
+              b.y + b.height > a.y + 4,
+          )
+          .map((b) => `${a.words} / ${b.words}`),
+      );
+      expect(overlapping).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    },
+  );
 }
 
-test('a conductor touched in the drawing tells its figures', async ({ page, request }, { project }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Touched'));
-  await open(page, placesOf(job).drawing, 'Main bilge pump');
-  const auto = page.getByRole('radio', { name: /^Conductor Auto/ });
-  await auto.locator('text').first().click();
-  await expect(auto).toHaveAttribute('aria-checked', 'true');
-  if (project.name === 'phone') {
-    await expect(page.getByRole('heading', { name: 'Auto positive, 18 AWG' })).toBeVisible();
-    await expect(page.getByText('brown with white stripe, 5.5\u00a0m, 133\u00a0mΩ')).toBeVisible();
-  } else {
-    await expect(page.getByRole('button', { name: 'Auto positive, 18 AWG: close' })).toBeVisible();
-  }
-});
+test(
+  'a conductor touched in the drawing tells its figures',
+  { tag: '@wide' },
+  async ({ page, request }, { project }) => {
+    const job = await addBoat(request, demoBoat('alder-wren', 'Touched'));
+    await open(page, placesOf(job).drawing, 'Main bilge pump');
+    const auto = page.getByRole('radio', { name: /^Conductor Auto/ });
+    await auto.locator('text').first().click();
+    await expect(auto).toHaveAttribute('aria-checked', 'true');
+    if (project.name === 'phone') {
+      await expect(page.getByRole('heading', { name: 'Auto positive, 18 AWG' })).toBeVisible();
+      await expect(page.getByText('brown with white stripe, 5.5\u00a0m, 133\u00a0mΩ')).toBeVisible();
+    } else {
+      await expect(page.getByRole('button', { name: 'Auto positive, 18 AWG: close' })).toBeVisible();
+    }
+  },
+);
 
-test('everything in the drawing is reached and chosen by keyboard', async ({ page, request }) => {
+test('everything in the drawing is reached and chosen by keyboard', { tag: '@wide' }, async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Keys'));
   await open(page, placesOf(job).drawing, 'Bilge pump');
   const pump = page.getByRole('radio', { name: /^Pump/ });

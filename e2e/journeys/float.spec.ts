@@ -19,47 +19,52 @@ test('a float too deep under way is raised in one touch, and the finding is gone
   await expect.poll(async () => (await floatOf(request, job))?.zM).toBe(0.031);
 });
 
-test('a float is dragged in the section, and moved by the arrow keys to the millimetre', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Dragged'));
-  await open(page, placesOf(job).float, 'Main bilge pump');
-  const float = page.getByRole('slider', { name: /^First float/ });
-  const box = await float.boundingBox();
-  if (!box) throw new Error('The float is not drawn.');
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 10, y - 6, { steps: 4 });
-  await page.mouse.move(x + 20, y - 12, { steps: 4 });
-  await page.mouse.up();
-  await expect.poll(async () => (await floatOf(request, job))?.zM ?? 0).toBeGreaterThan(0.015);
-  const dragged = await floatOf(request, job);
-  expect(dragged?.xM ?? 0).toBeGreaterThan(-0.45);
-  await float.focus();
-  await page.keyboard.press('ArrowUp');
-  await page.keyboard.press('ArrowUp');
-  await expect
-    .poll(async () => Math.round(1000 * ((await floatOf(request, job))?.zM ?? 0)))
-    .toBe(Math.round(1000 * (dragged?.zM ?? 0)) + 2);
-  await page.getByRole('button', { name: 'Undo the last change' }).click();
-  await expect
-    .poll(async () => Math.round(1000 * ((await floatOf(request, job))?.zM ?? 0)))
-    .toBe(Math.round(1000 * (dragged?.zM ?? 0)) + 1);
-});
+test(
+  'a float is dragged in the section, and moved by the arrow keys to the millimetre',
+  { tag: '@wide' },
+  async ({ page, request }) => {
+    const job = await addBoat(request, demoBoat('alder-wren', 'Dragged'));
+    await open(page, placesOf(job).float, 'Main bilge pump');
+    const float = page.getByRole('slider', { name: /^First float/ });
+    const box = await float.boundingBox();
+    if (!box) throw new Error('The float is not drawn.');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 10, y - 6, { steps: 4 });
+    await page.mouse.move(x + 20, y - 12, { steps: 4 });
+    await page.mouse.up();
+    await expect.poll(async () => (await floatOf(request, job))?.zM ?? 0).toBeGreaterThan(0.015);
+    const dragged = await floatOf(request, job);
+    expect(dragged?.xM ?? 0).toBeGreaterThan(-0.45);
+    await float.focus();
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('ArrowUp');
+    await expect
+      .poll(async () => Math.round(1000 * ((await floatOf(request, job))?.zM ?? 0)))
+      .toBe(Math.round(1000 * (dragged?.zM ?? 0)) + 2);
+    await page.getByRole('button', { name: 'Undo the last change' }).click();
+    await expect
+      .poll(async () => Math.round(1000 * ((await floatOf(request, job))?.zM ?? 0)))
+      .toBe(Math.round(1000 * (dragged?.zM ?? 0)) + 1);
+  },
+);
 
-test('the section is cut across, shown closer, and its water set by the float or the limit', async ({
-  page,
-  request,
-}) => {
-  const job = await addBoat(request, demoBoat('low-samphire', 'Sections'));
-  await open(page, placesOf(job).float, 'Engine well, primary');
-  await expect(page.getByRole('img', { name: /Engine well, cut along, At rest\. Water 6\d mm/ })).toBeVisible();
-  await radio(page, 'Across').click();
-  await radio(page, 'At the limit').click();
-  await expect(page.getByRole('img', { name: /cut across, At rest\. Water 418 mm/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Larger' }).click();
-  await radio(page, 'Backup float').click();
-  await told(page, /Not above 267\u00a0mm/);
-});
+test(
+  'the section is cut across, shown closer, and its water set by the float or the limit',
+  { tag: '@wide' },
+  async ({ page, request }) => {
+    const job = await addBoat(request, demoBoat('low-samphire', 'Sections'));
+    await open(page, placesOf(job).float, 'Engine well, primary');
+    await expect(page.getByRole('img', { name: /Engine well, cut along, At rest\. Water 6\d mm/ })).toBeVisible();
+    await radio(page, 'Across').click();
+    await radio(page, 'At the limit').click();
+    await expect(page.getByRole('img', { name: /cut across, At rest\. Water 418 mm/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Larger' }).click();
+    await radio(page, 'Backup float').click();
+    await told(page, /Not above 267\u00a0mm/);
+  },
+);
 
 test('a run is played: water rises, the pump starts, and the hose’s own water is caught', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('low-samphire', 'Played'));

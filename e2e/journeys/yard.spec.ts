@@ -1,16 +1,20 @@
 import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
 
-test('the yard shows each boat, its circuits and the worst found in them', async ({ page, request }, { project }) => {
-  const name = `Sighted on ${project.name}`;
-  const job = await addBoat(request, demoBoat('low-samphire', name));
-  await open(page, '/', 'Yard');
-  const boat = page.getByRole('link', { name: `Boat ${name}` });
-  await expect(boat.getByText('Stop', { exact: true })).toBeVisible();
-  const primary = page.getByRole('link', { name: `Circuit Engine well, primary of ${name}` });
-  await expect(primary.getByText(/^Stop: At no height does the water/)).toBeVisible();
-  await primary.click();
-  await expect(page).toHaveURL(new RegExp(`${placesOf(job).size}$`));
-});
+test(
+  'the yard shows each boat, its circuits and the worst found in them',
+  { tag: '@wide' },
+  async ({ page, request }, { project }) => {
+    const name = `Sighted on ${project.name}`;
+    const job = await addBoat(request, demoBoat('low-samphire', name));
+    await open(page, '/', 'Yard');
+    const boat = page.getByRole('link', { name: `Boat ${name}` });
+    await expect(boat.getByText('Stop', { exact: true })).toBeVisible();
+    const primary = page.getByRole('link', { name: `Circuit Engine well, primary of ${name}` });
+    await expect(primary.getByText(/^Stop: At no height does the water/)).toBeVisible();
+    await primary.click();
+    await expect(page).toHaveURL(new RegExp(`${placesOf(job).size}$`));
+  },
+);
 
 test('an empty yard says what to do', async ({ page, context }) => {
   await context.route('**/api/boats', (route) => route.fulfill({ json: { boats: [] } }));

@@ -67,6 +67,21 @@ export class Assessments {
     if (!this.busy) void this.work();
   }
 
+  /** The assessment of a job as it is, once it is there. */
+  answer(job: Job, units: UnitSystem): Promise<Known> {
+    return new Promise((resolve) => {
+      const look = () => {
+        const known = this.known(job, units);
+        if (known?.job !== job) return;
+        stop();
+        resolve(known);
+      };
+      const stop = this.subscribe(look);
+      this.want(job, units);
+      look();
+    });
+  }
+
   /** Fixes of the findings of a circuit, or of the boat; tried once nothing is left to be assessed. */
   fixes(job: Job, circuitId: string | null, units: UnitSystem): Promise<Fixes> {
     return this.later(() => this.asker.fixes(job, circuitId, units));

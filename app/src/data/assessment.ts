@@ -22,7 +22,7 @@ export function makeAssessments(): Assessments {
 export const AssessmentsContext = createContext<Assessments | null>(null);
 
 /** The assessments. @throws outside their provider. */
-function useAssessments(): Assessments {
+export function useAssessments(): Assessments {
   const assessments = useContext(AssessmentsContext);
   if (!assessments) throw new Error('No assessments above this component.');
   return assessments;

@@ -1,15 +1,15 @@
-import type { AssessedCircuit, Assessment } from '@harbor-latch/core/assess/assessed';
+import type { Assessment } from '@harbor-latch/core/assess/assessed';
 import { newCircuit } from '@harbor-latch/core/job/index';
 import { conductorList } from '@harbor-latch/core/documents/conductorList';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useAssessment } from '../../data/assessment';
+import { useAssessment, useAssessments } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
 import { exportTable } from '../../data/exportTable';
 import { exportJob } from '../../data/files';
-import { choicesOfNew, useSettings } from '../../data/settings';
+import { choicesOfNew, useSettings, useUnits } from '../../data/settings';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Gradually } from '../../ui/Gradually';
@@ -82,7 +82,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
       <Gradually first={0}>
         <WaterDetails draft={draft} />
         <BoatDetails draft={draft} />
-        <BoatActions draft={draft} assessed={assessed} />
+        <BoatActions draft={draft} />
       </Gradually>
       {naming ? (
         <NameDialog
@@ -98,11 +98,13 @@ function Boat({ draft }: { readonly draft: Draft }) {
 }
 
 /** What is done with a boat as a whole. */
-function BoatActions({ draft, assessed }: { readonly draft: Draft; readonly assessed: readonly AssessedCircuit[] }) {
+function BoatActions({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const router = useRouter();
   const say = useSay();
   const remove = useRemoveBoat(draft);
+  const assessments = useAssessments();
+  const units = useUnits();
   const { job } = draft;
   const { archived } = job.boat;
   const duplicate = () => {
@@ -113,6 +115,10 @@ function BoatActions({ draft, assessed }: { readonly draft: Draft; readonly asse
       void drafts.remove(boat.id);
       router.navigate(`/boat/${draft.id}`);
     });
+  };
+  const exportList = async () => {
+    const { assessment } = await assessments.answer(job, units);
+    exportTable(`${job.boat.name} conductors`, conductorList(assessment.circuits));
   };
   const archive = () => {
     const { archived: _before, ...boat } = job.boat;
@@ -128,7 +134,7 @@ function BoatActions({ draft, assessed }: { readonly draft: Draft; readonly asse
         mode="outlined"
         icon="file-delimited-outline"
         label="Export the conductor list"
-        onPress={() => exportTable(`${job.boat.name} conductors`, conductorList(assessed))}
+        onPress={() => void exportList()}
       >
         Conductor list
       </BigButton>
