@@ -76,7 +76,7 @@ test('pages not yet seen open without a connection, once the first has stood for
 }) => {
   expected.push(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
   const job = await addBoat(request, demoBoat('pinnock', 'Out of reach'));
-  const ahead = page.waitForResponse((answer) => /VersionsScreen.*\.js$/.test(answer.url()));
+  const ahead = page.waitForResponse((answer) => /SettingsScreen.*\.js$/.test(answer.url()));
   await open(page, placesOf(job).boat, job.boat.name);
   // The last of the pages that are fetched ahead.
   await (await ahead).finished();

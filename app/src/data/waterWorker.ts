@@ -19,6 +19,11 @@ function crew(): Crew {
   return { worker, work: wrap<WaterWork>(worker) };
 }
 
+/** Brings the worker's code onto the device and keeps one waiting: in the bilge there may be no connection later. */
+export function fetchWorkerAhead(): void {
+  if (idle.length === 0) idle.push(crew());
+}
+
 export type TaskState<T> =
   | { readonly kind: 'idle' }
   | { readonly kind: 'running'; readonly done: number; readonly of: number }

@@ -1,5 +1,6 @@
 import { useIsFocused } from 'expo-router';
 import { SeenContext } from '../data/boats';
+import { fetchWorkerAhead } from '../data/waterWorker';
 import { lazily, type LazyScreen } from '../ui/lazily';
 
 /** Every page of the application, each loaded when it is first shown or while nothing else is to be done. */
@@ -34,4 +35,5 @@ const likely = [Yard, Boat, Circuit, Reference, Settings, Versions];
 /** Brings every page onto the device, one after the other: in the bilge there may be no connection later. */
 export async function fetchScreensAhead(): Promise<void> {
   for (const screen of likely) await screen.fetchAhead();
+  fetchWorkerAhead();
 }

@@ -1,3 +1,4 @@
+import { fittedSensors } from '../reference';
 import { z } from 'zod';
 import { waterFields as fields } from './waterFields';
 import { jobFields } from './fields';
@@ -208,7 +209,7 @@ export const hoseSchema = z
 export const floatPlaceSchema = z
   .strictObject({
     kind: z
-      .enum(['hinged', 'enclosed', 'probe'], { error: 'A float is hinged, enclosed or a probe.' })
+      .enum(fittedSensors, { error: `One of: ${fittedSensors.join(', ')}.` })
       .optional()
       .describe('Default by scheme.'),
     xM: fields.placeM.optional().describe('Forward of the pump. Default 0.'),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defaults, protectionFamilies } from '../reference';
+import { coilSuppressorKeys, defaults, protectionFamilies } from '../reference';
 import { freeText, jobFields } from './fields';
 import { id, oneOf } from './ids';
 
@@ -80,7 +80,7 @@ export const relaySchema = z
     pullInV: jobFields.coilV.optional().describe('Default 7.2 V.'),
     dropOutV: jobFields.coilV.optional().describe('Default 1.2 V.'),
     suppression: z
-      .enum(['diode', 'resistor', 'none'], { error: 'The coil is suppressed by a diode, a resistor, or none.' })
+      .enum(coilSuppressorKeys, { error: `Across the coil lies one of: ${coilSuppressorKeys.join(', ')}.` })
       .optional()
       .describe('Default diode.'),
     coilFuseA: jobFields.ratingA.optional().describe('Default 1 A.'),

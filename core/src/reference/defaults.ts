@@ -103,13 +103,18 @@ export function internalResistanceOhm(chemistry: Chemistry, capacityAh: number):
   return (batteryChemistry[chemistry].internalOhmAt100Ah * 100) / capacityAh;
 }
 
-/** Level sensors with the water over their base at which they switch, m, and their delays, s. */
+/**
+ * Level sensors: the water over their base at which they switch, m, their delays, s, whether
+ * they are electronic and whether one is fitted by itself, not with its pump. A new one is an entry here.
+ */
 export const levelSensors = {
-  hinged: { name: 'Hinged float', onM: 0.055, offM: 0.025, onDelayS: 0, runOnS: 0 },
-  enclosed: { name: 'Enclosed float', onM: 0.05, offM: 0.025, onDelayS: 0, runOnS: 0 },
-  integral: { name: 'Float in the pump', onM: 0.06, offM: 0.025, onDelayS: 0, runOnS: 0 },
+  hinged: { name: 'Hinged', electronic: false, fitted: true, onM: 0.055, offM: 0.025, onDelayS: 0, runOnS: 0 },
+  enclosed: { name: 'Enclosed', electronic: false, fitted: true, onM: 0.05, offM: 0.025, onDelayS: 0, runOnS: 0 },
+  integral: { name: 'In the pump', electronic: false, fitted: false, onM: 0.06, offM: 0.025, onDelayS: 0, runOnS: 0 },
   probe: {
-    name: 'Probe sensor',
+    name: 'Probe',
+    electronic: true,
+    fitted: true,
     onM: 0.038,
     offM: 0.025,
     onDelayS: defaults.probeOnDelayS,
@@ -118,6 +123,28 @@ export const levelSensors = {
 } as const;
 
 export type LevelSensor = keyof typeof levelSensors;
+
+/** Sensors that are fitted by themselves: a job file names one of them. */
+export type FittedSensor = {
+  [K in LevelSensor]: (typeof levelSensors)[K]['fitted'] extends true ? K : never;
+}[LevelSensor];
+
+function isFitted(key: LevelSensor): key is FittedSensor {
+  return levelSensors[key].fitted;
+}
+
+export const fittedSensors: readonly FittedSensor[] = (Object.keys(levelSensors) as LevelSensor[]).filter(isFitted);
+
+/** What may lie across a relay's coil, so that it throws no spark when it is let go. */
+export const coilSuppressors = {
+  diode: { name: 'Diode' },
+  resistor: { name: 'Resistor' },
+  none: { name: 'Nothing' },
+} as const;
+
+export type CoilSuppressor = keyof typeof coilSuppressors;
+
+export const coilSuppressorKeys = Object.keys(coilSuppressors) as CoilSuppressor[];
 
 /** Least capacity by hull length at real back pressure, L/min: a small-craft rule of thumb. */
 export function leastCapacityLPerMin(hullLengthM: number): number {

@@ -4,4 +4,5 @@ export { runNeeds, type RunNeed } from './runNeeds';
 export * from './sensitivity';
 export * from './waterReport';
 export { circuitsOf, ingressOf, waterOf } from './circuitsOf';
-export { runWell, simQuestionOf, type RunFault, type WellRunQuestion } from './wellRun';
+export { runFaultKeys, runFaults, type RunFault } from './runFaults';
+export { runWell, simQuestionOf, type WellRunQuestion } from './wellRun';

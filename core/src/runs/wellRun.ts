@@ -25,11 +25,9 @@ import {
 import type { AssessedCircuit } from '../assess';
 import { circuitsOf, waterOf } from './circuitsOf';
 import { driveOf } from './drive';
+import { effectOfFault, type RunFault } from './runFaults';
 
 export type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
-
-/** Faults that can be planted in a long run, by circuit. */
-export type RunFault = 'float-stuck-down' | 'float-stuck-up' | 'pump-locked' | 'check-valve-jammed' | 'fuse-out';
 
 /** What a long run is asked. */
 export interface WellRunQuestion {
@@ -130,8 +128,9 @@ function pumpOf(
   const place = pumpPlaceOf(circuit.water);
   // Of the surface at the well's zero, for one over this pump's base.
   const toZero = place.zM - riseAt(slopes, place);
+  const { floatStuck, locked, checkValveOpen, dead } = effectOfFault(fault);
   // A check valve that debris holds open is none.
-  const drains = fault === 'check-valve-jammed' ? { ...hose, checkValve: false } : hose;
+  const drains = checkValveOpen ? { ...hose, checkValve: false } : hose;
   const topM = highestM(hose, slopes);
   return {
     id: circuit.id,
@@ -149,10 +148,10 @@ function pumpOf(
             periodS: circuit.water.float?.periodS ?? defaults.sensingPeriodS,
             feelS: circuit.water.float?.feelS ?? defaults.sensingFeelS,
           }
-        : float && simFloat(float, slopes, fault),
+        : float && simFloat(float, slopes, floatStuck),
     drive: driveOf(netlist, motor, plan.ids),
-    turns: fault === 'fuse-out' ? [{ fromS: 0, position: 'off' }] : turns,
-    ...(fault === 'pump-locked'
+    turns: dead ? [{ fromS: 0, position: 'off' }] : turns,
+    ...(locked
       ? {
           locked: {
             amps: protection.lockedRotorA,
@@ -163,7 +162,7 @@ function pumpOf(
   };
 }
 
-function simFloat(float: PlacedFloat, slopes: Slopes, fault: RunFault | undefined): SimFloat {
+function simFloat(float: PlacedFloat, slopes: Slopes, stuck?: 'up' | 'down'): SimFloat {
   const shift = riseAt(slopes, float);
   return {
     kind: 'float',
@@ -171,8 +170,7 @@ function simFloat(float: PlacedFloat, slopes: Slopes, fault: RunFault | undefine
     offM: float.zM + float.offM - shift,
     onDelayS: float.onDelayS,
     runOnS: float.runOnS,
-    ...(fault === 'float-stuck-down' ? { stuck: 'down' as const } : {}),
-    ...(fault === 'float-stuck-up' ? { stuck: 'up' as const } : {}),
+    ...(stuck ? { stuck } : {}),
   };
 }
 
@@ -181,7 +179,7 @@ function alarmOf(one: AssessedCircuit, slopes: Slopes): SimAlarm[] {
   const { duty, options } = schemeOf(one.circuit);
   const float = waterOf(one)?.float;
   if (!float || (duty !== 'alarm' && !options.includes('alarm'))) return [];
-  return [{ id: one.circuit.id, sensor: simFloat(float, slopes, undefined) }];
+  return [{ id: one.circuit.id, sensor: simFloat(float, slopes) }];
 }
 
 function simBattery(battery: Battery, startCharge: number): SimBattery {

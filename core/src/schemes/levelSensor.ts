@@ -1,4 +1,4 @@
-import { defaults } from '../reference';
+import { defaults, levelSensors } from '../reference';
 import type { Circuit } from '../job';
 import { at, link, piece } from './pieces';
 import type { PlanPiece } from './plan';
@@ -16,7 +16,7 @@ export interface SensorEnds {
 /** Whether a circuit's level sensor is an electronic one: the kind fitted, else that of its scheme. */
 function isElectronic({ water }: Circuit, usual: 'float' | 'probe'): boolean {
   const kind = water?.float?.kind;
-  return kind === undefined ? usual === 'probe' : kind === 'probe';
+  return kind === undefined ? usual === 'probe' : levelSensors[kind].electronic;
 }
 
 /** The name of the sensor's way in its joints. */

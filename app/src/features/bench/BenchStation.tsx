@@ -2,9 +2,10 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { TerminalRef } from '@harbor-latch/core/circuit/index';
 import type { Battery, Circuit, Job } from '@harbor-latch/core/job/index';
-import { defaults } from '@harbor-latch/core/reference/index';
-import { terminalInWords } from '@harbor-latch/core/schemes/index';
+import { defaults, levelSensors } from '@harbor-latch/core/reference/index';
+import { schemeOf, terminalInWords } from '@harbor-latch/core/schemes/index';
 import { formatVolts } from '@harbor-latch/core/units/index';
+import { sensorOf } from '@harbor-latch/core/water/index';
 import { useCallback, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
@@ -208,11 +209,13 @@ function volts({ row }: Bench, at: TerminalRef): string {
 
 /** What the bench shows at once and the bilge does not: delays of sensors. */
 function Waiting({ assessed }: { readonly assessed: Known }) {
-  const { scheme } = assessed.circuit;
+  const { circuit } = assessed;
+  const senses = sensorOf(schemeOf(circuit).senses, circuit.water?.float);
+  const delays = senses === null || senses === 'timer' ? null : { ...levelSensors[senses], ...circuit.water?.float };
   const wait =
-    scheme === 'probe-sensor'
-      ? `In the bilge the sensor starts the pump after about ${defaults.probeOnDelayS} s and runs it on for ${defaults.probeRunOnS} s; here it answers at once.`
-      : scheme === 'sensing-pump'
+    delays !== null && delays.onDelayS + delays.runOnS > 0
+      ? `In the bilge the sensor starts the pump after about ${delays.onDelayS} s and runs it on for ${delays.runOnS} s; here it answers at once.`
+      : senses === 'timer'
         ? `In the bilge the pump wakes every ${defaults.sensingPeriodS} s, feels for ${defaults.sensingFeelS} s and runs on while wet; here it answers at once.`
         : null;
   return wait === null ? null : (

@@ -1,5 +1,5 @@
 import { ingressOf } from '@harbor-latch/core/runs/circuitsOf';
-import type { RunFault } from '@harbor-latch/core/runs/index';
+import { runFaultKeys, runFaults, type RunFault } from '@harbor-latch/core/runs/runFaults';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { batteryChemistry } from '@harbor-latch/core/reference/index';
@@ -42,10 +42,7 @@ const speeds = [
 ] as const;
 const faults: readonly { readonly value: RunFault | 'none'; readonly label: string }[] = [
   { value: 'none', label: 'All sound' },
-  { value: 'float-stuck-down', label: 'Float stuck down' },
-  { value: 'float-stuck-up', label: 'Float stuck up' },
-  { value: 'pump-locked', label: 'Pump locked' },
-  { value: 'check-valve-jammed', label: 'Check valve jammed' },
+  ...runFaultKeys.map((value) => ({ value, label: runFaults[value].name })),
 ];
 
 /** A run of the well played: water rises, float lifts, pump starts, water leaves. */

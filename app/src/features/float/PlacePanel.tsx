@@ -2,6 +2,7 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { WaterFacts } from '@harbor-latch/core/findings/waterFacts';
 import type { Circuit } from '@harbor-latch/core/job/index';
+import { fittedSensors, levelSensors } from '@harbor-latch/core/reference/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { useFixes } from '../../data/assessment';
@@ -175,11 +176,7 @@ function FloatKind({ index, water }: { readonly index: number; readonly water: W
             path={[...at, 'kind']}
             label="Kind of float"
             assumed={sensor}
-            choices={[
-              { value: 'hinged', label: 'Hinged' },
-              { value: 'enclosed', label: 'Enclosed' },
-              { value: 'probe', label: 'Probe' },
-            ]}
+            choices={fittedSensors.map((value) => ({ value, label: levelSensors[value].name }))}
             guide="Hinged floats lie level, hinge towards the flow; crumbs and rags wedge them, so give them a cage or use a probe."
           />
           <NumberField

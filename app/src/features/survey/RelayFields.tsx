@@ -1,4 +1,4 @@
-import { defaults } from '@harbor-latch/core/reference/index';
+import { coilSuppressorKeys, coilSuppressors, defaults } from '@harbor-latch/core/reference/index';
 import { ChoiceField } from './ChoiceField';
 import { NumberField } from './NumberField';
 
@@ -14,11 +14,7 @@ export function RelayFields({ index }: { readonly index: number }) {
         path={[...path, 'suppression']}
         label="Across the coil"
         assumed="diode"
-        choices={[
-          { value: 'diode', label: 'Diode' },
-          { value: 'resistor', label: 'Resistor' },
-          { value: 'none', label: 'Nothing' },
-        ]}
+        choices={coilSuppressorKeys.map((value) => ({ value, label: coilSuppressors[value].name }))}
         guide="Without one, the coil throws a spark across the float’s contact each time it opens. A diode makes 86 the positive."
       />
       <NumberField

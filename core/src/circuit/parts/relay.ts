@@ -1,4 +1,4 @@
-import { defaults } from '../../reference';
+import { defaults, type CoilSuppressor } from '../../reference';
 import { diodeBetween, resistance, type Element } from '../element';
 import type { PartKind } from './part';
 
@@ -14,7 +14,7 @@ export interface RelayPart {
   readonly pullInV: number;
   readonly dropOutV: number;
   readonly contactOhm: number;
-  readonly suppression: 'diode' | 'resistor' | 'none';
+  readonly suppression: CoilSuppressor;
   /** Taken as pulled in whatever its volts, its coil left out: for sizing what its contact feeds. */
   readonly held?: boolean;
 }
