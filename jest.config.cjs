@@ -7,7 +7,9 @@ const node = (name) => ({
   rootDir: `<rootDir>/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  transform: { '\\.tsx?$': '<rootDir>/../tools/jestEsbuild.cjs' },
+  transform: { '\\.(tsx?|js)$': '<rootDir>/../tools/jestEsbuild.cjs' },
+  // Shipped as modules alone.
+  transformIgnorePatterns: ['node_modules/(?!d3-random/)'],
   moduleNameMapper: coreMap,
 });
 

@@ -81,9 +81,8 @@ export const test = base.extend<Fixtures>({
 
 /** Waits until nothing is worked out beside the page any more. */
 export async function workedOut(page: Page): Promise<void> {
-  await page.waitForFunction(
-    `document.querySelector('[aria-busy="true"]') === null && !/Being worked out/.test(document.body.innerText)`,
-  );
+  await expect(page.locator('[aria-busy="true"]').filter({ visible: true })).toHaveCount(0);
+  await expect(page.getByText('Being worked out').filter({ visible: true })).toHaveCount(0);
 }
 
 /** Opens an address and waits until its title stands, and what is known of it. */

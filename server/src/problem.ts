@@ -1,16 +1,6 @@
 import { STATUS_CODES } from 'node:http';
 import type { ErrorRequestHandler, Response } from 'express';
-import { z } from 'zod';
-
-/** A problem document, RFC 9457, with the JSON path of each bad value. */
-export const problemSchema = z.object({
-  type: z.literal('about:blank'),
-  title: z.string(),
-  status: z.number().int(),
-  detail: z.string(),
-  code: z.string(),
-  errors: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
-});
+import type { ProblemDocument } from '@harbor-latch/core/wire/index';
 
 export type ProblemExtras = {
   readonly errors?: readonly { readonly path: string; readonly message: string }[];
@@ -28,20 +18,15 @@ export class Problem extends Error {
   }
 }
 
+function documentOf({ status, code, message }: Problem): ProblemDocument {
+  return { type: 'about:blank', title: STATUS_CODES[status] ?? 'Error', status, detail: message, code };
+}
+
 function sendProblem(response: Response, problem: Problem): void {
   response
     .status(problem.status)
     .type('application/problem+json')
-    .send(
-      JSON.stringify({
-        type: 'about:blank',
-        title: STATUS_CODES[problem.status] ?? 'Error',
-        status: problem.status,
-        detail: problem.message,
-        code: problem.code,
-        ...problem.extras,
-      }),
-    );
+    .send(JSON.stringify({ ...documentOf(problem), ...problem.extras }));
 }
 
 /** Codes by which the body parser and the database driver tell what happened. */

@@ -141,9 +141,11 @@ async function main(): Promise<void> {
         });
       await page.getByRole('progressbar').waitFor({ state: 'detached' });
       // Nothing is still being worked out beside the page.
-      await page.waitForFunction(
-        `document.querySelector('[aria-busy="true"]') === null && !/Being worked out|Trying what may answer it/.test(document.body.innerText)`,
-      );
+      for (const working of [
+        page.locator('[aria-busy="true"]'),
+        page.getByText(/Being worked out|Trying what may answer it/),
+      ])
+        await working.filter({ visible: true }).first().waitFor({ state: 'detached' });
       await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled', caret: 'hide' });
       await context.close();
       say(`${name}.png`);

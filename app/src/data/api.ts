@@ -1,13 +1,7 @@
-import { type Job } from '@harbor-latch/core/job/index';
-import { z } from 'zod';
+import type { Job } from '@harbor-latch/core/job/index';
+import { problemSchema, versionsSchema, type StoredBoat, type Version } from '@harbor-latch/core/wire/index';
 
-/** A boat as the server holds it. */
-export interface StoredBoat {
-  readonly id: string;
-  readonly version: number;
-  readonly savedAt: string;
-  readonly job: Job;
-}
+export type { StoredBoat, Version };
 
 /** The server said no: a problem document. */
 export class ServerProblem extends Error {
@@ -29,8 +23,6 @@ export class ServerAway extends Error {
   }
 }
 
-const problemShape = z.object({ code: z.string(), detail: z.string() });
-
 async function call(path: string, init?: RequestInit): Promise<Response> {
   let response: Response;
   try {
@@ -40,7 +32,7 @@ async function call(path: string, init?: RequestInit): Promise<Response> {
   }
   if (response.ok) return response;
   const body: unknown = await response.json().catch(() => null);
-  const problem = problemShape.safeParse(body);
+  const problem = problemSchema.safeParse(body);
   if (!problem.success || response.status === 503 || response.status === 429) throw new ServerAway();
   const current = (body as { current?: StoredBoat | null }).current;
   throw new ServerProblem(response.status, problem.data.code, problem.data.detail, current);
@@ -69,13 +61,9 @@ export async function deleteBoat(id: string, basedOn: number): Promise<void> {
   await call(`/boats/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${basedOn}"` } });
 }
 
-/** A version of a boat, without its contents. */
-export type Version = Omit<StoredBoat, 'job'>;
-
 /** The versions of a boat, newest first. */
 export async function listVersions(id: string): Promise<Version[]> {
-  const body = (await (await call(`/boats/${id}/revisions`)).json()) as { revisions: Version[] };
-  return body.revisions;
+  return versionsSchema.parse(await (await call(`/boats/${id}/revisions`)).json()).revisions;
 }
 
 /** A boat as it was at a version. */

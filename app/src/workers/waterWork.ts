@@ -8,7 +8,7 @@ import {
   type RunFault,
   type RunReport,
   runWell,
-  seededRandom,
+  seededDeviates,
   type Spread,
   spreadOf,
   type SpreadQuestion,
@@ -64,10 +64,10 @@ export const waterWork = {
 
   /** How long the battery lasts when what was surveyed is a little off. */
   spread(question: SpreadQuestion, throws: number, onPart: OnPart): Spread {
-    const random = seededRandom(1);
+    const deviate = seededDeviates(1);
     const days: (number | null)[] = [];
     for (let thrown = 0; thrown < throws; thrown += 1) {
-      days.push(throwDays(question, random));
+      days.push(throwDays(question, deviate));
       onPart(thrown + 1, throws);
     }
     return spreadOf(days);

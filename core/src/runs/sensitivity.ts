@@ -1,19 +1,14 @@
+import { randomLcg, randomNormal } from 'd3-random';
 import type { Circuit, IngressSource, Job } from '../job';
 import { assess } from '../assess';
 import { runReport } from './waterReport';
 
-/** A number from 0 up to 1, not 1, each time it is asked: passed in, so that a run can be had again. */
-export type Random = () => number;
+/** A normal deviate each time it is asked, of mean 0 and deviation 1: passed in, so that a throw can be had again. */
+export type Deviates = () => number;
 
-/** A repeatable source of random numbers (mulberry32). */
-export function seededRandom(seed: number): Random {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
+/** Repeatable normal deviates. */
+export function seededDeviates(seed: number): Deviates {
+  return randomNormal.source(randomLcg(seed))();
 }
 
 /** How far what was surveyed may be off, as standard deviations: shares, and degrees of trim and heel. */
@@ -33,21 +28,16 @@ export interface SpreadQuestion {
   readonly hours: number;
 }
 
-/** A normal deviate (Box–Muller). */
-function normal(random: Random): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
-
 /**
  * One throw of the dice: the same well with ingress, trim and label figures a
  * little off. @returns days the battery lasts; null where for ever
  */
-export function throwDays(question: SpreadQuestion, random: Random): number | null {
+export function throwDays(question: SpreadQuestion, deviate: Deviates): number | null {
   const { job, wellId, poseId, ingressId, hours } = question;
-  const wet = Math.exp(uncertainty.ingressShare * normal(random));
-  const [trim, heel] = [uncertainty.trimDeg * normal(random), uncertainty.heelDeg * normal(random)];
-  const flows = 1 + uncertainty.flowShare * normal(random);
-  const amps = 1 + uncertainty.currentShare * normal(random);
+  const wet = Math.exp(uncertainty.ingressShare * deviate());
+  const [trim, heel] = [uncertainty.trimDeg * deviate(), uncertainty.heelDeg * deviate()];
+  const flows = 1 + uncertainty.flowShare * deviate();
+  const amps = 1 + uncertainty.currentShare * deviate();
   const changed: Job = {
     ...job,
     poses: (job.poses ?? [{ id: poseId, name: poseId, trimDeg: 0, heelDeg: 0 }])

@@ -5,7 +5,7 @@ import { defaults, ourRules } from '../reference';
 import { assess } from '../assess/assess.fixture';
 import { lastingFindings, wellRuns } from './lasting';
 import { hoseChoices } from './hoseChoices';
-import { seededRandom, spreadOf, throwDays } from './sensitivity';
+import { seededDeviates, spreadOf, throwDays } from './sensitivity';
 import { hose, rest, wetJob } from './wet.fixture';
 import { runReport, waterReport } from './waterReport';
 
@@ -200,8 +200,8 @@ test('the same dice give the same days, and wetter dice fewer', () => {
   const job = wetJob({ sources: [{ kind: 'steady', flowLPerH: 200 }] });
   const question = { job, wellId: 'bilge', poseId: 'rest', ingressId: 'way', hours: 24 };
   const thrown = (seed: number) => {
-    const random = seededRandom(seed);
-    return Array.from({ length: 12 }, () => throwDays(question, random));
+    const deviate = seededDeviates(seed);
+    return Array.from({ length: 12 }, () => throwDays(question, deviate));
   };
   expect(thrown(3)).toEqual(thrown(3));
   const { low, middle, high } = spreadOf(thrown(3));
@@ -221,7 +221,7 @@ test.each<[string, IngressSource]>([
   const question = { job, wellId: 'bilge', poseId: 'rest', ingressId: 'way', hours: 72 };
   /** Dice whose first throw is so many deviations, and whose others are none. */
   const first = (deviations: number) => {
-    const thrown = [1 - Math.exp(-(deviations ** 2) / 2), deviations < 0 ? 0.5 : 0];
+    const thrown = [deviations];
     return () => thrown.shift() ?? 0;
   };
   const [dry, usual, wet] = [-2, 0, 2].map((deviations) => throwDays(question, first(deviations)) ?? Infinity);

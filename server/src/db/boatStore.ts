@@ -1,17 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import { readJob } from '@harbor-latch/core/file/index';
 import { JOB_VERSION, type Job } from '@harbor-latch/core/job/index';
+import type { StoredBoat } from '@harbor-latch/core/wire/index';
 import { and, asc, desc, eq, lt, max, ne, sql } from 'drizzle-orm';
 import type { Database } from './connect';
 import { boats, revisions, type RowJob } from './schema';
-
-/** A boat as stored. */
-export interface StoredBoat {
-  readonly id: string;
-  readonly version: number;
-  readonly savedAt: string;
-  readonly job: Job;
-}
 
 /** What a write came to: `stale` carries the current copy, or null when the boat is gone. */
 export type WriteResult =

@@ -1,8 +1,9 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import type { Job } from '@harbor-latch/core/job/index';
+import type { StoredBoat } from '@harbor-latch/core/wire/index';
 import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
-import type { BoatStore, StoredBoat } from '../db/boatStore';
+import type { BoatStore } from '../db/boatStore';
 import { Problem } from '../problem';
 
 /** Routes under /api/boats. */

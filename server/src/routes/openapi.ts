@@ -1,22 +1,23 @@
 import { jobSchema } from '@harbor-latch/core/file/index';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
+import {
+  boatSchema,
+  boatsSchema,
+  healthSchema,
+  problemSchema,
+  staleSchema,
+  versionsSchema,
+} from '@harbor-latch/core/wire/index';
 import { z } from 'zod';
-import { problemSchema } from '../problem';
-
-const boatSchema = z.object({
-  id: z.uuid(),
-  version: z.number().int().min(1).describe('Sent as ETag; a write names it in If-Match.'),
-  savedAt: z.iso.datetime(),
-  job: jobSchema,
-});
-
-const healthSchema = z.object({ status: z.enum(['ready', 'database-away']) });
 
 const json = (schema: z.ZodType, type = 'application/json') => ({
-  [type]: { schema: z.toJSONSchema(schema, { target: 'openapi-3.0', io: 'input' }) },
+  [type]: { schema: z.toJSONSchema(schema, { io: 'input' }) },
 });
 
-const problem = (description: string) => ({ description, content: json(problemSchema, 'application/problem+json') });
+const problem = (description: string, schema: z.ZodType = problemSchema) => ({
+  description,
+  content: json(schema, 'application/problem+json'),
+});
 
 const idParameter = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } };
 const ifMatch = {
@@ -29,7 +30,7 @@ const ifMatch = {
 const ifNoneMatch = { name: 'If-None-Match', in: 'header', required: false, schema: { type: 'string', enum: ['*'] } };
 
 /** The API's description, generated from the schemas that check it. */
-export function openApi() {
+function describe() {
   const boat = (description: string) => ({ description, content: json(boatSchema) });
   return {
     openapi: '3.1.0',
@@ -47,7 +48,7 @@ export function openApi() {
       '/api/boats': {
         get: {
           summary: 'All boats of the yard',
-          responses: { 200: { description: 'The boats', content: json(z.object({ boats: z.array(boatSchema) })) } },
+          responses: { 200: { description: 'The boats', content: json(boatsSchema) } },
         },
       },
       '/api/boats/{id}': {
@@ -64,7 +65,7 @@ export function openApi() {
             200: boat('Saved'),
             201: boat('Added'),
             400: problem('Bad values, each with its path'),
-            412: problem('Changed elsewhere; the current copy is in `current`'),
+            412: problem('Changed elsewhere; the current copy is in `current`', staleSchema),
             413: problem('Over 5 MiB'),
             415: problem('Not application/json'),
             428: problem('No precondition sent'),
@@ -76,7 +77,7 @@ export function openApi() {
           responses: {
             204: { description: 'Removed' },
             404: problem('No such boat'),
-            412: problem('Changed elsewhere'),
+            412: problem('Changed elsewhere; the current copy is in `current`', staleSchema),
             428: problem('No precondition sent'),
           },
         },
@@ -97,7 +98,7 @@ export function openApi() {
           responses: {
             200: {
               description: 'The versions',
-              content: json(z.object({ revisions: z.array(boatSchema.omit({ job: true })) })),
+              content: json(versionsSchema),
             },
             400: problem('Not a UUID, or not a number'),
           },
@@ -112,4 +113,11 @@ export function openApi() {
       },
     },
   };
+}
+
+let description: ReturnType<typeof describe> | undefined;
+
+/** The API's description; made once, when it is first asked for. */
+export function openApi(): ReturnType<typeof describe> {
+  return (description ??= describe());
 }
