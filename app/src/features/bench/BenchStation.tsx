@@ -16,7 +16,7 @@ import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { ToolTabs } from '../../ui/ToolTabs';
 import { Words } from '../../ui/Words';
-import { Before } from '../size/WiredAsCard';
+import { BeforeWork } from '../../ui/BeforeWork';
 import { BenchControls } from './BenchControls';
 import { benchDiagram, benchLive } from './benchDrawing';
 import { FaultPanel, MendAll } from './FaultPanel';
@@ -125,7 +125,7 @@ function OnBench({
     <View style={{ gap: 12 }}>
       {tool === 'try' ? (
         <>
-          <Before statements={assessed.wiredAs} />
+          <BeforeWork statements={assessed.wiredAs} />
           <BenchControls bench={bench} plan={wired} />
           <Waiting assessed={assessed} />
         </>

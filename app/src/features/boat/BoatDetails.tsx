@@ -7,12 +7,12 @@ import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { useSay } from '../../ui/Said';
-import { BoatForm } from '../survey/BoatForm';
-import { ChoiceField } from '../survey/ChoiceField';
-import { More } from '../survey/More';
-import { NumberField } from '../survey/NumberField';
-import { BatteryMore } from '../survey/SourceStage';
-import { TextField } from '../survey/TextField';
+import { BoatForm } from '../../fields/BoatForm';
+import { ChoiceField } from '../../fields/ChoiceField';
+import { More } from '../../fields/More';
+import { NumberField } from '../../fields/NumberField';
+import { BatteryMore } from '../../fields/BatteryMore';
+import { TextField } from '../../fields/TextField';
 import { Words } from '../../ui/Words';
 
 /** What kind of craft a boat is, whose, and its batteries: summed up, opened to change. */

@@ -17,13 +17,13 @@ import { NameDialog } from '../../ui/NameDialog';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
 import { ToolButton } from '../../ui/ToolButton';
-import { WaterDetails } from '../water/WaterDetails';
-import { Absent } from './Absent';
+import { WaterDetails } from './water/WaterDetails';
+import { Absent } from '../../saving/Absent';
 import { BoatDetails } from './BoatDetails';
 import { BoatFindings } from './BoatFindings';
 import { CircuitsCard } from './CircuitsCard';
-import { SaveNotices } from './SaveNotices';
-import { SaveStatus } from './SaveStatus';
+import { SaveNotices } from '../../saving/SaveNotices';
+import { SaveStatus } from '../../saving/SaveStatus';
 
 /** A boat: its circuits, what kind of craft it is, its batteries, and its job file. */
 export function BoatScreen() {

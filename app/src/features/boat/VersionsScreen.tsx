@@ -15,8 +15,8 @@ import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { Absent } from './Absent';
-import { Differences } from './Differences';
+import { Absent } from '../../saving/Absent';
+import { Differences } from '../../saving/Differences';
 
 /** Every version a boat ever had, what changed since, and the way back to any. */
 export function VersionsScreen() {

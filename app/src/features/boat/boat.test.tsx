@@ -2,7 +2,7 @@ import { readJob } from '@harbor-latch/core/file/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import { randomUUID } from 'node:crypto';
 import { boatWith, Page, storeWith } from '../../testing/page.fixture';
-import { WaterDetails } from '../water/WaterDetails';
+import { WaterDetails } from './water/WaterDetails';
 import { BoatDetails } from './BoatDetails';
 
 let page: Page;

@@ -13,10 +13,10 @@ import { BigButton } from '../../ui/BigButton';
 import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { BoatForm } from '../survey/BoatForm';
+import { BoatForm } from '../../fields/BoatForm';
 import type { FloatStationProps } from './floatStationProps';
 import { HeadFlowChart } from './HeadFlowChart';
-import { HoseFields } from './HoseFields';
+import { HoseFields } from '../../fields/HoseFields';
 
 /** What really leaves the boat: at three supplies, on both curves, and with other hose or cable. */
 export function HosePanel({

@@ -21,7 +21,7 @@ import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
-import { FoldedCard } from '../survey/FoldedCard';
+import { FoldedCard } from '../../fields/FoldedCard';
 import { ReferenceTable } from './ReferenceTable';
 
 const ampacityTables: Readonly<Record<CableFamily, AmpacityTable>> = { awg: awgAmpacity, metric: metricAmpacity };

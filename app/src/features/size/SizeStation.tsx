@@ -4,10 +4,9 @@ import type { Choices, Circuit, Job } from '@harbor-latch/core/job/index';
 import { cautions } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
 import { useAlternatives, useFixes } from '../../data/assessment';
-import { Empty } from '../../ui/Empty';
-import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Gradually } from '../../ui/Gradually';
+import { NotYet } from '../../ui/NotYet';
 import { useStable } from '../../ui/useStable';
 import { Words } from '../../ui/Words';
 import { AlarmCard } from './AlarmCard';
@@ -30,31 +29,6 @@ export interface SizeStationProps {
   /** Carries a fix out, which may change more circuits than this one. */
   readonly onFix: (fix: Fix) => void;
   readonly onSurvey: () => void;
-}
-
-/** What is still needed before a circuit can be sized or put on the bench. */
-export function NotYet({
-  assessed,
-  onSurvey,
-}: {
-  readonly assessed: Extract<AssessedCircuit, { status: 'incomplete' }>;
-  readonly onSurvey: () => void;
-}) {
-  if (assessed.needs.length === 0)
-    return (
-      <Words role="status" muted style={{ padding: 24, textAlign: 'center' }}>
-        Being worked out …
-      </Words>
-    );
-  return (
-    <Empty
-      icon="progress-pencil"
-      title="Not enough measured yet"
-      action={<BigButton onPress={onSurvey}>Go to the survey</BigButton>}
-    >
-      {`Still needed: ${assessed.needs.map((need) => `${need.label.toLowerCase()} (${need.why})`).join('; ')}.`}
-    </Empty>
-  );
 }
 
 /** The answer, why, and every choice that can be made about it. */

@@ -2,8 +2,7 @@ import type { Statement } from '@harbor-latch/core/findings/index';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
-import { Icon } from '../../ui/Icon';
-import { usePalette } from '../../ui/theme';
+import { BeforeWork } from '../../ui/BeforeWork';
 import { Words } from '../../ui/Words';
 
 /** How the circuit is wired, as somebody decided: nothing is wrong with it, and whoever works on it should know. */
@@ -15,7 +14,7 @@ export const WiredAsCard = memo(function WiredAsCard({ statements }: { readonly 
         <Words kind="heading" level={2}>
           How it is wired
         </Words>
-        <Before statements={statements} />
+        <BeforeWork statements={statements} />
         {statements
           .filter(({ beforeWork }) => !beforeWork)
           .map(({ code, text }) => (
@@ -25,20 +24,3 @@ export const WiredAsCard = memo(function WiredAsCard({ statements }: { readonly 
     </Card>
   );
 });
-
-/** What to know before hands go near it. */
-export function Before({ statements }: { readonly statements: readonly Statement[] }) {
-  const palette = usePalette();
-  return (
-    <>
-      {statements
-        .filter(({ beforeWork }) => beforeWork)
-        .map(({ code, text }) => (
-          <View key={code} style={{ flexDirection: 'row', gap: 8 }}>
-            <Icon name="alert" size={20} color={palette.caution} />
-            <Words style={{ flex: 1, minWidth: 0 }}>{text}</Words>
-          </View>
-        ))}
-    </>
-  );
-}

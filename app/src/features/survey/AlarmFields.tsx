@@ -1,8 +1,8 @@
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
-import { ChoiceField } from './ChoiceField';
-import { NumberField } from './NumberField';
+import { ChoiceField } from '../../fields/ChoiceField';
+import { NumberField } from '../../fields/NumberField';
 
 const NONE = '';
 

@@ -2,8 +2,8 @@ import type { Pump } from '@harbor-latch/core/job/index';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
-import { useField } from './FieldContext';
-import { NumberField } from './NumberField';
+import { useField } from '../../fields/FieldContext';
+import { NumberField } from '../../fields/NumberField';
 
 /** Points of the maker's curve: flow at head. */
 export function CurvePoints({ path }: { readonly path: readonly (string | number)[] }) {

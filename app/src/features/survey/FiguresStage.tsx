@@ -4,8 +4,8 @@ import type { QuantityKey } from '@harbor-latch/core/units/index';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
-import { More } from './More';
-import { NumberField } from './NumberField';
+import { More } from '../../fields/More';
+import { NumberField } from '../../fields/NumberField';
 import { sameCircuitParts } from './sameCircuitParts';
 
 type Figure = keyof NonNullable<Circuit['figures']>;

@@ -1,9 +1,9 @@
 import { conductorSizes, dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
 import { memo } from 'react';
-import { ChoiceField } from './ChoiceField';
+import { ChoiceField } from '../../fields/ChoiceField';
 import { legColours } from './legColours';
 import { Stage } from './Stage';
-import { TextField } from './TextField';
+import { TextField } from '../../fields/TextField';
 
 /** The rules and the school a circuit is judged by, and its name. */
 export const JudgeStage = memo(function JudgeStage({ index }: { readonly index: number }) {

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
-import { useField } from './FieldContext';
+import { useField } from '../../fields/FieldContext';
 
 interface LegFuses {
   readonly kind: 'blade';

@@ -5,11 +5,11 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
-import { ChoiceField } from './ChoiceField';
-import { useField } from './FieldContext';
+import { ChoiceField } from '../../fields/ChoiceField';
+import { useField } from '../../fields/FieldContext';
 import { legColours } from './legColours';
-import { More } from './More';
-import { NumberField } from './NumberField';
+import { More } from '../../fields/More';
+import { NumberField } from '../../fields/NumberField';
 import { Stage } from './Stage';
 import { sameCircuitParts } from './sameCircuitParts';
 

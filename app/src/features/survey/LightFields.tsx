@@ -1,7 +1,7 @@
 import type { Circuit } from '@harbor-latch/core/job/index';
 import type { SchemeOption } from '@harbor-latch/core/schemes/index';
-import { ChoiceField } from './ChoiceField';
-import { NumberField } from './NumberField';
+import { ChoiceField } from '../../fields/ChoiceField';
+import { NumberField } from '../../fields/NumberField';
 
 const kinds = [
   { value: 'none', label: 'None' },

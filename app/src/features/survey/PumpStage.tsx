@@ -10,12 +10,12 @@ import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { CurvePoints } from './CurvePoints';
-import { useField } from './FieldContext';
+import { useField } from '../../fields/FieldContext';
 import { legColours } from './legColours';
-import { More } from './More';
-import { NumberField } from './NumberField';
+import { More } from '../../fields/More';
+import { NumberField } from '../../fields/NumberField';
 import { Stage } from './Stage';
-import { TextField } from './TextField';
+import { TextField } from '../../fields/TextField';
 import { sameCircuitParts } from './sameCircuitParts';
 
 /** The pump: what its label says, or a class of the catalogue until the label is read. */

@@ -1,6 +1,6 @@
 import { coilSuppressorKeys, coilSuppressors, defaults } from '@harbor-latch/core/reference/index';
-import { ChoiceField } from './ChoiceField';
-import { NumberField } from './NumberField';
+import { ChoiceField } from '../../fields/ChoiceField';
+import { NumberField } from '../../fields/NumberField';
 
 const amps = { metric: 1, us: 1 };
 const volts = { metric: 0.1, us: 0.1 };

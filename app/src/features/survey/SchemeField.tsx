@@ -6,7 +6,7 @@ import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { useField } from './FieldContext';
+import { useField } from '../../fields/FieldContext';
 
 /** How the circuit is wired: the scheme taken, opened to all of them with when each is used. */
 export function SchemeField({ path }: { readonly path: JobPath }) {

@@ -7,10 +7,10 @@ import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
-import { HoseFields } from '../float/HoseFields';
-import { ChoiceField } from './ChoiceField';
-import { useField } from './FieldContext';
-import { More } from './More';
+import { HoseFields } from '../../fields/HoseFields';
+import { ChoiceField } from '../../fields/ChoiceField';
+import { useField } from '../../fields/FieldContext';
+import { More } from '../../fields/More';
 import { Stage } from './Stage';
 
 /** Where the circuit’s pump and float stand, and the hose; the Float station shows what follows. */

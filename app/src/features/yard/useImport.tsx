@@ -9,7 +9,7 @@ import { BigButton } from '../../ui/BigButton';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Notice } from '../../ui/Notice';
 import { useSay } from '../../ui/Said';
-import { Differences } from '../boat/Differences';
+import { Differences } from '../../saving/Differences';
 
 type ImportState =
   | { readonly kind: 'idle' }

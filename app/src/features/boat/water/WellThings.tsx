@@ -1,11 +1,11 @@
 import type { WellSurvey } from '@harbor-latch/core/job/index';
 import { View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { Words } from '../../ui/Words';
-import { ChoiceField } from '../survey/ChoiceField';
-import { useField } from '../survey/FieldContext';
-import { NumberField } from '../survey/NumberField';
-import { TextField } from '../survey/TextField';
+import type { JobPath } from '../../../data/jobPath';
+import { Words } from '../../../ui/Words';
+import { ChoiceField } from '../../../fields/ChoiceField';
+import { useField } from '../../../fields/FieldContext';
+import { NumberField } from '../../../fields/NumberField';
+import { TextField } from '../../../fields/TextField';
 import { SmallButton } from './SmallButton';
 
 /** What must stay dry, and how high it stands. */

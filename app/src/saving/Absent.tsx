@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { ActivityIndicator } from 'react-native-paper';
 import { View } from 'react-native';
-import type { Yard } from '../../data/boats';
-import { BigButton } from '../../ui/BigButton';
-import { Empty } from '../../ui/Empty';
-import { Screen } from '../../ui/Screen';
+import type { Yard } from '../data/boats';
+import { BigButton } from '../ui/BigButton';
+import { Empty } from '../ui/Empty';
+import { Screen } from '../ui/Screen';
 
 /** Stands in while a boat is loading, or says why it is not there. */
 export function Absent({

@@ -1,8 +1,8 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { ChoiceRow, type Choice } from '../../ui/ChoiceRow';
-import { Words } from '../../ui/Words';
+import type { JobPath } from '../data/jobPath';
+import { ChoiceRow, type Choice } from '../ui/ChoiceRow';
+import { Words } from '../ui/Words';
 import { useField } from './FieldContext';
 import { sameProps } from './sameProps';
 

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { BigButton } from '../../ui/BigButton';
+import { BigButton } from '../../../ui/BigButton';
 
 /** A button no wider than its words. */
 export function SmallButton({ onPress, children }: { readonly onPress: () => void; readonly children: string }) {

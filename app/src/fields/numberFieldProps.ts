@@ -1,5 +1,5 @@
 import type { QuantityKey, UnitSystem } from '@harbor-latch/core/units/index';
-import type { JobPath } from '../../data/jobPath';
+import type { JobPath } from '../data/jobPath';
 
 export interface NumberFieldProps {
   readonly path: JobPath;

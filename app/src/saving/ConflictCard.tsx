@@ -2,15 +2,15 @@ import { readJob } from '@harbor-latch/core/file/index';
 import { fieldInWords, mergeJobs, valueInWords, type Side } from '@harbor-latch/core/job/index';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { StoredBoat } from '../../data/api';
-import { useDrafts } from '../../data/boats';
-import type { Draft } from '../../data/draft';
-import { useUnits } from '../../data/settings';
-import { BigButton } from '../../ui/BigButton';
-import { ChoiceRow } from '../../ui/ChoiceRow';
-import { DifferenceRow } from '../../ui/DifferenceRow';
-import { Notice } from '../../ui/Notice';
-import { Words } from '../../ui/Words';
+import type { StoredBoat } from '../data/api';
+import { useDrafts } from '../data/boats';
+import type { Draft } from '../data/draft';
+import { useUnits } from '../data/settings';
+import { BigButton } from '../ui/BigButton';
+import { ChoiceRow } from '../ui/ChoiceRow';
+import { DifferenceRow } from '../ui/DifferenceRow';
+import { Notice } from '../ui/Notice';
+import { Words } from '../ui/Words';
 import { Differences } from './Differences';
 
 /** Two copies of a boat: what only one side changed is brought together, the rest is asked field by field. */

@@ -1,13 +1,13 @@
 import type { HoseSurvey } from '@harbor-latch/core/job/index';
 import { typicalHose } from '@harbor-latch/core/water/index';
 import { View } from 'react-native';
-import type { Draft } from '../../data/draft';
-import { BigButton } from '../../ui/BigButton';
-import { ToolButton } from '../../ui/ToolButton';
-import { Words } from '../../ui/Words';
-import { ChoiceField } from '../survey/ChoiceField';
-import { useField } from '../survey/FieldContext';
-import { NumberField } from '../survey/NumberField';
+import type { Draft } from '../data/draft';
+import { BigButton } from '../ui/BigButton';
+import { ToolButton } from '../ui/ToolButton';
+import { Words } from '../ui/Words';
+import { ChoiceField } from './ChoiceField';
+import { useField } from './FieldContext';
+import { NumberField } from './NumberField';
 import { MeasureHose } from './MeasureHose';
 
 /** The hose: bore, wall, bends, and the points of its route. */

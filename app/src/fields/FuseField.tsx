@@ -1,8 +1,8 @@
 import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { ChoiceRow } from '../../ui/ChoiceRow';
-import { Words } from '../../ui/Words';
+import type { JobPath } from '../data/jobPath';
+import { ChoiceRow } from '../ui/ChoiceRow';
+import { Words } from '../ui/Words';
 import { useField } from './FieldContext';
 
 interface Fuse {

@@ -1,9 +1,9 @@
 import { memo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { TextInput, View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { fonts, usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import type { JobPath } from '../data/jobPath';
+import { fonts, usePalette } from '../ui/theme';
+import { Words } from '../ui/Words';
 import { useField, useRound } from './FieldContext';
 import { sameProps } from './sameProps';
 

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import type { Draft, SaveState } from '../../data/draft';
-import { Icon, type IconName } from '../../ui/Icon';
-import { usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import type { Draft, SaveState } from '../data/draft';
+import { Icon, type IconName } from '../ui/Icon';
+import { usePalette } from '../ui/theme';
+import { Words } from '../ui/Words';
 
 const looks: Readonly<Record<SaveState['kind'], { readonly icon: IconName; readonly words: string }>> = {
   saved: { icon: 'check', words: 'Saved' },

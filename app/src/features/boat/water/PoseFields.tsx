@@ -1,6 +1,6 @@
 import type { Pose } from '@harbor-latch/core/job/index';
-import { NumberField } from '../survey/NumberField';
-import { TextField } from '../survey/TextField';
+import { NumberField } from '../../../fields/NumberField';
+import { TextField } from '../../../fields/TextField';
 import { MeasurePose } from './MeasurePose';
 import { Measured } from './Measured';
 

@@ -2,9 +2,9 @@ import type { WellSurvey } from '@harbor-latch/core/job/index';
 import { slopesOf, wellFrom } from '@harbor-latch/core/water/index';
 import { View } from 'react-native';
 import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { cutThrough, floorLine, scaleOf, type Cut } from '../../drawing/wellDrawing';
-import { fonts, usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import { cutThrough, floorLine, scaleOf, type Cut } from '../../../drawing/wellDrawing';
+import { fonts, usePalette } from '../../../ui/theme';
+import { Words } from '../../../ui/Words';
 
 const WIDTH = 320;
 const HEIGHT = 130;

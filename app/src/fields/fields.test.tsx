@@ -1,4 +1,4 @@
-import { boatWith, Page, storeWith } from '../../testing/page.fixture';
+import { boatWith, Page, storeWith } from '../testing/page.fixture';
 import { BoatForm } from './BoatForm';
 import { ChoiceField } from './ChoiceField';
 import { DoubtsContext } from './FieldContext';

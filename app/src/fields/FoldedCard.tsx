@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { Card } from '../../ui/Card';
+import { Card } from '../ui/Card';
 import { More } from './More';
 
 /** A card that is summed up in a line, and opened to see it all. */

@@ -1,10 +1,10 @@
 import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/core/units/index';
 import type { ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
-import { Icon } from '../../ui/Icon';
-import { stylesFor } from '../../ui/stylesFor';
-import { fonts, usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import { Icon } from '../ui/Icon';
+import { stylesFor } from '../ui/stylesFor';
+import { fonts, usePalette } from '../ui/theme';
+import { Words } from '../ui/Words';
 import type { NumberFieldProps } from './numberFieldProps';
 
 const useStyles = stylesFor((palette) => {

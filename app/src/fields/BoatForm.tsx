@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Draft } from '../../data/draft';
+import type { Draft } from '../data/draft';
 import { FieldBoatContext } from './FieldContext';
 
 /**

@@ -1,5 +1,5 @@
-import type { StoredBoat } from '../../data/api';
-import { boatId, boatWith, Page, storeWith } from '../../testing/page.fixture';
+import type { StoredBoat } from '../data/api';
+import { boatId, boatWith, Page, storeWith } from '../testing/page.fixture';
 import { ConflictCard } from './ConflictCard';
 import { Differences } from './Differences';
 

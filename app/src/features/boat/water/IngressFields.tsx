@@ -1,14 +1,14 @@
 import type { IngressSource, IngressSurvey, WellSurvey } from '@harbor-latch/core/job/index';
 import { View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { BigButton } from '../../ui/BigButton';
-import { ChoiceRow } from '../../ui/ChoiceRow';
-import { ToolButton } from '../../ui/ToolButton';
-import { Words } from '../../ui/Words';
-import { ChoiceField } from '../survey/ChoiceField';
-import { useField } from '../survey/FieldContext';
-import { NumberField } from '../survey/NumberField';
-import { TextField } from '../survey/TextField';
+import type { JobPath } from '../../../data/jobPath';
+import { BigButton } from '../../../ui/BigButton';
+import { ChoiceRow } from '../../../ui/ChoiceRow';
+import { ToolButton } from '../../../ui/ToolButton';
+import { Words } from '../../../ui/Words';
+import { ChoiceField } from '../../../fields/ChoiceField';
+import { useField } from '../../../fields/FieldContext';
+import { NumberField } from '../../../fields/NumberField';
+import { TextField } from '../../../fields/TextField';
 import { Measured } from './Measured';
 
 const kinds: Readonly<Record<IngressSource['kind'], { readonly name: string; readonly first: IngressSource }>> = {

@@ -1,10 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { Icon } from '../../ui/Icon';
-import { PressRow } from '../../ui/PressRow';
-import { stylesFor } from '../../ui/stylesFor';
-import { usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import { Icon } from '../ui/Icon';
+import { PressRow } from '../ui/PressRow';
+import { stylesFor } from '../ui/stylesFor';
+import { usePalette } from '../ui/theme';
+import { Words } from '../ui/Words';
 
 const useStyles = stylesFor((palette) => {
   const more = {

@@ -1,6 +1,6 @@
 import type { Pose } from '@harbor-latch/core/job/index';
 import Svg, { G, Path, Text as SvgText } from 'react-native-svg';
-import { fonts, usePalette } from '../../ui/theme';
+import { fonts, usePalette } from '../../../ui/theme';
 
 /** How a boat lies in a pose: from the side with the bow to the right, and from astern. */
 export function MeasurePose({ pose }: { readonly pose: Pose }) {

@@ -1,8 +1,8 @@
 import type { HoseSurvey } from '@harbor-latch/core/job/index';
 import { View } from 'react-native';
 import Svg, { Circle, G, Path, Text as SvgText } from 'react-native-svg';
-import { fonts, usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import { fonts, usePalette } from '../ui/theme';
+import { Words } from '../ui/Words';
 
 const WIDTH = 320;
 const HEIGHT = 150;

@@ -1,7 +1,7 @@
 import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
-import { useDrafts } from '../../data/boats';
-import type { Draft } from '../../data/draft';
-import { setAt, valueAt, type Changed, type JobPath } from '../../data/jobPath';
+import { useDrafts } from '../data/boats';
+import type { Draft } from '../data/draft';
+import { setAt, valueAt, type Changed, type JobPath } from '../data/jobPath';
 
 /** The boat whose fields are below, by its id: each field listens for its own value and for nothing else. */
 export const FieldBoatContext = createContext<string | null>(null);

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { BigButton } from '../../ui/BigButton';
-import { Notice } from '../../ui/Notice';
-import { useField } from '../survey/FieldContext';
+import type { JobPath } from '../../../data/jobPath';
+import { BigButton } from '../../../ui/BigButton';
+import { Notice } from '../../../ui/Notice';
+import { useField } from '../../../fields/FieldContext';
 
 /** Says that figures are typical ones, until somebody has measured them. */
 export function Measured({ path }: { readonly path: JobPath }) {

@@ -1,12 +1,12 @@
 import type { WellSurvey } from '@harbor-latch/core/job/index';
 import { formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
-import type { JobPath } from '../../data/jobPath';
-import { ChoiceRow } from '../../ui/ChoiceRow';
-import { Words } from '../../ui/Words';
-import { useField } from '../survey/FieldContext';
-import { NumberField } from '../survey/NumberField';
-import { TextField } from '../survey/TextField';
+import type { JobPath } from '../../../data/jobPath';
+import { ChoiceRow } from '../../../ui/ChoiceRow';
+import { Words } from '../../../ui/Words';
+import { useField } from '../../../fields/FieldContext';
+import { NumberField } from '../../../fields/NumberField';
+import { TextField } from '../../../fields/TextField';
 import { Measured } from './Measured';
 import { MeasureWell } from './MeasureWell';
 import { SmallButton } from './SmallButton';

@@ -1,7 +1,7 @@
-import { useDrafts } from '../../data/boats';
-import type { Draft } from '../../data/draft';
-import { BigButton } from '../../ui/BigButton';
-import { Notice } from '../../ui/Notice';
+import { useDrafts } from '../data/boats';
+import type { Draft } from '../data/draft';
+import { BigButton } from '../ui/BigButton';
+import { Notice } from '../ui/Notice';
 import { ConflictCard } from './ConflictCard';
 
 /** What stands between this device's copy and the server's, with the ways out. Nothing is lost by either. */

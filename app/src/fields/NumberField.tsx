@@ -10,10 +10,10 @@ import {
 import { memo, useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { useUnits } from '../../data/settings';
-import { PressRow } from '../../ui/PressRow';
-import { stylesFor } from '../../ui/stylesFor';
-import { Words } from '../../ui/Words';
+import { useUnits } from '../data/settings';
+import { PressRow } from '../ui/PressRow';
+import { stylesFor } from '../ui/stylesFor';
+import { Words } from '../ui/Words';
 import { useDoubt, useField, useRound, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';

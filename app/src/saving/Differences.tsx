@@ -1,8 +1,8 @@
 import { differences, fieldInWords, valueInWords, type Job } from '@harbor-latch/core/job/index';
 import { View } from 'react-native';
-import { useUnits } from '../../data/settings';
-import { DifferenceRow } from '../../ui/DifferenceRow';
-import { Words } from '../../ui/Words';
+import { useUnits } from '../data/settings';
+import { DifferenceRow } from '../ui/DifferenceRow';
+import { Words } from '../ui/Words';
 
 const MOST_SHOWN = 12;
 
