@@ -5,10 +5,13 @@ const longest = 'W'.repeat(40) + ' battery under the after cabin sole, second of
 
 async function drawnTexts(page: Page) {
   return page.locator('svg[role=radiogroup] text').evaluateAll((texts) =>
-    texts.map((text) => {
-      const { x, y, width, height } = text.getBoundingClientRect();
-      return { words: text.textContent ?? '', x, y, width, height };
-    }),
+    // Stations that are kept ready have drawings of their own, unseen.
+    texts
+      .filter((text) => text.checkVisibility({ visibilityProperty: true }))
+      .map((text) => {
+        const { x, y, width, height } = text.getBoundingClientRect();
+        return { words: text.textContent ?? '', x, y, width, height };
+      }),
   );
 }
 

@@ -1,160 +1,105 @@
 import type { AssessedCircuit, Assessment } from '@harbor-latch/core/assess/assessed';
+import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
-import type { Fixes, SentAssessment } from '../workers/assessWork';
+import type { AskedJob, Fixes, SentAssessment } from '../workers/assessWork';
+import { Answers } from './Answers';
 
 /** Who assesses jobs, mostly in a worker. */
 export interface AssessAsker {
-  assess(job: Job, units: UnitSystem, have: readonly number[]): Promise<SentAssessment>;
+  assessAll(asked: readonly AskedJob[]): Promise<readonly (SentAssessment | null)[]>;
+  summaries(asked: readonly Omit<AskedJob, 'have'>[]): Promise<readonly (BoatSummary | null)[]>;
   fixes(job: Job, circuitId: string | null, units: UnitSystem): Promise<Fixes>;
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]>;
 }
 
-/** A job as it was last assessed. */
-export interface Known {
-  readonly job: Job;
-  readonly assessment: Assessment;
-  /** Whether the job could not be assessed: then this is the last that could be. */
-  readonly failed: boolean;
-}
-
-interface Held extends Known {
-  /** Under which number each circuit was sent. */
+/** An assessment as this device holds it: under which number each circuit was sent. */
+export interface HeldAssessment extends Assessment {
   readonly stamps: readonly number[];
 }
 
-interface Wanted {
-  readonly key: string;
-  readonly job: Job;
-  readonly units: UnitSystem;
+/** Of boats that are looked at one at a time; of a yard, a few lines each. */
+const BOATS_AT_ONCE = 4;
+const LINES_AT_ONCE = 12;
+
+interface Waiting {
+  readonly ask: () => Promise<void>;
+  readonly giveUp: () => void;
 }
 
-/**
- * Assessments of boats, by boat and unit system. What is asked for last is answered
- * first: it is what is looked at. Until a changed job is assessed the last answer stands.
- */
+/** What is known of boats, worked out apart from the page. */
 export class Assessments {
-  private readonly held = new Map<string, Held>();
-  private readonly wanted = new Map<string, Wanted>();
-  private readonly listeners = new Set<() => void>();
-  /** What is asked for beside assessments. */
-  private readonly waiting: (() => Promise<void>)[] = [];
+  readonly boats: Answers<HeldAssessment>;
+  readonly lines: Answers<BoatSummary>;
+  /** What is asked for beside, by what it is for: only the last of each is worked out. */
+  private readonly waiting = new Map<string, Waiting>();
   private busy = false;
 
-  constructor(private readonly asker: AssessAsker) {}
-
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
-
-  /** The last assessment of a boat; null before there is one. */
-  known(job: Job, units: UnitSystem): Known | null {
-    return this.held.get(keyOf(job, units)) ?? null;
-  }
-
-  /** Asks for the assessment of a job where that is not known yet. */
-  want(job: Job, units: UnitSystem): void {
-    const key = keyOf(job, units);
-    if (this.held.get(key)?.job === job) {
-      this.wanted.delete(key);
-      return;
-    }
-    this.wanted.delete(key);
-    this.wanted.set(key, { key, job, units });
-    if (!this.busy) void this.work();
-  }
-
-  /** The assessment of a job as it is, once it is there. */
-  answer(job: Job, units: UnitSystem): Promise<Known> {
-    return new Promise((resolve) => {
-      const look = () => {
-        const known = this.known(job, units);
-        if (known?.job !== job) return;
-        stop();
-        resolve(known);
-      };
-      const stop = this.subscribe(look);
-      this.want(job, units);
-      look();
-    });
+  constructor(private readonly asker: AssessAsker) {
+    this.boats = new Answers(async (asked) => {
+      const sent = await asker.assessAll(
+        asked.map(({ job, units, before }) => ({ job, units, have: before?.stamps ?? [] })),
+      );
+      return sent.map((one, at) => one && merged(one, asked[at]?.before));
+    }, BOATS_AT_ONCE);
+    this.lines = new Answers(
+      (asked) => asker.summaries(asked.map(({ job, units }) => ({ job, units }))),
+      LINES_AT_ONCE,
+    );
+    this.boats.subscribe(() => void this.work());
   }
 
   /** Fixes of the findings of a circuit, or of the boat; tried once nothing is left to be assessed. */
-  fixes(job: Job, circuitId: string | null, units: UnitSystem): Promise<Fixes> {
-    return this.later(() => this.asker.fixes(job, circuitId, units));
+  fixes(job: Job, circuitId: string | null, units: UnitSystem, why: 'shown' | 'taken'): Promise<Fixes> {
+    return this.later(`fixes ${job.boat.id} ${circuitId} ${why}`, () => this.asker.fixes(job, circuitId, units));
   }
 
+  /** Other sizes of a circuit side by side. */
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]> {
-    return this.later(() => this.asker.alternatives(job, circuitId, units));
+    return this.later(`sizes ${job.boat.id} ${circuitId}`, () => this.asker.alternatives(job, circuitId, units));
   }
 
-  private later<T>(ask: () => Promise<T>): Promise<T> {
+  private later<T>(what: string, ask: () => Promise<T>): Promise<T> {
     return new Promise((resolve, reject) => {
-      this.waiting.push(() => ask().then(resolve, reject));
-      if (!this.busy) void this.work();
+      this.waiting.get(what)?.giveUp();
+      this.waiting.set(what, {
+        ask: () => ask().then(resolve, reject),
+        giveUp: () => reject(new Error('Asked anew of another state.')),
+      });
+      void this.work();
     });
   }
 
   private async work(): Promise<void> {
+    if (this.busy) return;
     this.busy = true;
-    for (;;) {
-      const next = this.takeLast();
-      const beside = next ? undefined : this.waiting.shift();
-      if (next) await this.assess(next);
-      else if (beside) await beside();
-      else break;
+    for (const [what, next] of this.waiting) {
+      if (this.boats.working) break;
+      this.waiting.delete(what);
+      await next.ask();
     }
     this.busy = false;
+    if (this.waiting.size > 0 && !this.boats.working) void this.work();
   }
-
-  private async assess({ key, job, units }: Wanted): Promise<void> {
-    const before = this.held.get(key);
-    try {
-      const sent = await this.asker.assess(job, units, before?.stamps ?? []);
-      this.held.set(key, merged(job, sent, before));
-    } catch {
-      // The last answer stands, and it is said; the next change is tried anew.
-      this.held.set(key, { ...(before ?? NOTHING_KNOWN), job, failed: true });
-    }
-    for (const listener of this.listeners) listener();
-  }
-
-  private takeLast(): Wanted | undefined {
-    const last = [...this.wanted.values()].at(-1);
-    if (last) this.wanted.delete(last.key);
-    return last;
-  }
-}
-
-const NOTHING_KNOWN: Omit<Held, 'job' | 'failed'> = { stamps: [], assessment: { circuits: [], findings: [] } };
-
-function keyOf({ boat }: Job, units: UnitSystem): string {
-  return `${boat.id} ${units}`;
 }
 
 /** What was sent, with what the page held already in its place. */
-function merged(job: Job, { circuits, findings }: SentAssessment, before: Held | undefined): Held {
+function merged({ circuits, findings }: SentAssessment, before: HeldAssessment | undefined): HeldAssessment {
   const there = new Map<number, AssessedCircuit | undefined>(
-    before?.stamps.map((stamp, at) => [stamp, before.assessment.circuits[at]]),
+    before?.stamps.map((stamp, at) => [stamp, before.circuits[at]]),
   );
   const whole = circuits.flatMap(({ stamp, circuit }) => {
     const one = circuit ? asBefore(circuit, before) : there.get(stamp);
     return one ? [{ stamp, one }] : [];
   });
-  return {
-    job,
-    failed: false,
-    stamps: whole.map(({ stamp }) => stamp),
-    assessment: { circuits: whole.map(({ one }) => one), findings },
-  };
+  return { stamps: whole.map(({ stamp }) => stamp), circuits: whole.map(({ one }) => one), findings };
 }
 
 /** What an assessed circuit says the same as before is the same: nothing that shows it is shown anew. */
-function asBefore(now: AssessedCircuit, before: Held | undefined): AssessedCircuit {
-  const last = before?.assessment.circuits.find(({ circuit }) => circuit.id === now.circuit.id);
+function asBefore(now: AssessedCircuit, before: HeldAssessment | undefined): AssessedCircuit {
+  const last = before?.circuits.find(({ circuit }) => circuit.id === now.circuit.id);
   if (!last || last.status === 'incomplete' || now.status === 'incomplete' || last.status !== now.status) return now;
   const shared = {
     findings: replaceEqualDeep(last.findings, now.findings),

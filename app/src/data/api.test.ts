@@ -25,6 +25,8 @@ afterEach(() => {
 
 const failure = (work: Promise<unknown>) => work.then(() => null).catch((error: unknown) => error);
 
+const problem = { type: 'about:blank', title: 'Precondition Failed', status: 412 };
+
 describe('the server', () => {
   it('is asked for boats, and for what they were', async () => {
     const asked = answering(200, { boats: [stored] });
@@ -48,7 +50,7 @@ describe('the server', () => {
   });
 
   it('that refuses says why, and gives its own copy of what was stale', async () => {
-    answering(412, { code: 'stale', detail: 'It was changed meanwhile.', current: stored });
+    answering(412, { ...problem, code: 'stale', detail: 'It was changed meanwhile.', current: stored });
     const refused = await failure(putBoat(job, 1));
     expect(refused).toBeInstanceOf(ServerProblem);
     expect(refused).toMatchObject({
@@ -57,7 +59,7 @@ describe('the server', () => {
       message: 'It was changed meanwhile.',
       current: stored,
     });
-    answering(412, { code: 'stale', detail: 'It is gone.', current: null });
+    answering(412, { ...problem, code: 'stale', detail: 'It is gone.', current: null });
     expect(await failure(putBoat(job, 1))).toMatchObject({ current: null });
   });
 

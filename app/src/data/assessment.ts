@@ -1,10 +1,12 @@
+import type { Assessment } from '@harbor-latch/core/assess/assessed';
+import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import { wrap } from 'comlink';
 import { createContext, useCallback, useContext, useEffect, useState, useSyncExternalStore } from 'react';
 import type { AssessWork, Fixes } from '../workers/assessWork';
-import { Assessments, type AssessAsker, type Known } from './Assessments';
+import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
 
@@ -13,7 +15,8 @@ export function makeAssessments(): Assessments {
   let started: AssessAsker | undefined;
   const asker = () => (started ??= wrap<AssessWork>(spawnAssess()));
   return new Assessments({
-    assess: (...asked) => asker().assess(...asked),
+    assessAll: (...asked) => asker().assessAll(...asked),
+    summaries: (...asked) => asker().summaries(...asked),
     fixes: (...asked) => asker().fixes(...asked),
     alternatives: (...asked) => asker().alternatives(...asked),
   });
@@ -30,35 +33,44 @@ export function useAssessments(): Assessments {
 
 /** A boat's assessment as it stands, and whether it is that of the job as it now is. */
 export interface AssessedBoat {
-  readonly known: Known | null;
+  readonly known: Assessment | null;
   readonly current: boolean;
   readonly failed: boolean;
 }
 
 /** A boat assessed: the last answer, until that for the job as it now is has come. */
 export function useAssessment(job: Job): AssessedBoat {
-  const assessments = useAssessments();
+  const { boats } = useAssessments();
   const units = useUnits();
-  const read = useCallback(() => assessments.known(job, units), [assessments, job, units]);
-  const known = useSyncExternalStore(assessments.subscribe, read);
-  useEffect(() => assessments.want(job, units), [assessments, job, units]);
-  return { known, current: known?.job === job && !known.failed, failed: known?.job === job && known.failed };
+  const read = useCallback(() => boats.known(job, units), [boats, job, units]);
+  const known = useSyncExternalStore(boats.subscribe, read);
+  useEffect(() => boats.want(job, units), [boats, job, units]);
+  const answered = known?.job === job;
+  return { known: known?.answer ?? null, current: answered && !known.failed, failed: answered && known.failed };
 }
 
-/** Assessments of several boats, each the last that is known; null for one that is not yet. */
-export function useKnown(jobs: readonly Job[]): readonly (Known | null)[] {
-  const assessments = useAssessments();
+/** A few lines of each of several boats, by boat; of those that are known. */
+export function useLines(jobs: readonly Job[]): ReadonlyMap<string, BoatSummary> {
+  const { lines } = useAssessments();
   const units = useUnits();
-  const [known, setKnown] = useState<readonly (Known | null)[]>([]);
+  const [known, setKnown] = useState<ReadonlyMap<string, BoatSummary>>(new Map());
   useEffect(() => {
     const read = () =>
       setKnown((before) => {
-        const now = jobs.map((job) => assessments.known(job, units));
-        return now.length === before.length && now.every((one, at) => one === before[at]) ? before : now;
+        const now = new Map(
+          jobs.flatMap((job) => {
+            const answer = lines.known(job, units)?.answer;
+            return answer ? [[job.boat.id, answer] as const] : [];
+          }),
+        );
+        const same = now.size === before.size && [...now].every(([id, one]) => before.get(id) === one);
+        return same ? before : now;
       });
+    // From the last to the first: what was asked for last is answered first.
+    for (const job of [...jobs].reverse()) lines.want(job, units);
     read();
-    return assessments.subscribe(read);
-  }, [assessments, jobs, units]);
+    return lines.subscribe(read);
+  }, [lines, jobs, units]);
   return known;
 }
 
@@ -80,7 +92,7 @@ export function useFixes(job: Job, circuitId: string | null, findings: readonly 
     if (!any) return undefined;
     let gone = false;
     // What cannot be tried is not offered.
-    void assessments.fixes(job, circuitId, units).then(
+    void assessments.fixes(job, circuitId, units, 'shown').then(
       (fixes) => (gone ? undefined : setFound({ job, fixes })),
       () => undefined,
     );
@@ -93,10 +105,13 @@ export function useFixes(job: Job, circuitId: string | null, findings: readonly 
     if (!shown) return;
     if (found.job === job) onFix(shown);
     else
-      void assessments.fixes(job, circuitId, units).then((fixes) => {
-        const now = fixes[findingId];
-        if (now?.label === shown.label) onFix(now);
-      });
+      void assessments.fixes(job, circuitId, units, 'taken').then(
+        (fixes) => {
+          const now = fixes[findingId];
+          if (now?.label === shown.label) onFix(now);
+        },
+        () => undefined,
+      );
   };
   return { known: found?.fixes ?? null, take };
 }

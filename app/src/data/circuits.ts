@@ -12,7 +12,7 @@ export function useCircuits(job: Job, { known }: AssessedBoat): readonly Assesse
   return useMemo(
     () =>
       job.circuits.map((circuit): AssessedCircuit => {
-        const last = known?.assessment.circuits.find((one) => one.circuit.id === circuit.id);
+        const last = known?.circuits.find((one) => one.circuit.id === circuit.id);
         return last ? underFields(last, circuit) : { status: 'incomplete', circuit, needs: needsOf(circuit) };
       }),
     [job.circuits, known],

@@ -76,7 +76,8 @@ function copied<T>(plain: T): T {
 function assessmentsAtOnce(): Assessments {
   const work = new AssessWork();
   return new Assessments({
-    assess: async (...asked) => copied(work.assess(...asked)),
+    assessAll: async (...asked) => copied(work.assessAll(...asked)),
+    summaries: async (...asked) => copied(work.summaries(...asked)),
     fixes: async (...asked) => copied(work.fixes(...asked)),
     alternatives: async (...asked) => copied(work.alternatives(...asked)),
   });

@@ -1,6 +1,4 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import { standingOf } from '@harbor-latch/core/assess/standing';
-import { bySeverity } from '@harbor-latch/core/findings/finding';
+import type { CircuitSummary } from '@harbor-latch/core/assess/summary';
 import { View } from 'react-native';
 import { Icon } from './Icon';
 import { standingLook } from './Standing';
@@ -10,13 +8,13 @@ import { Words } from './Words';
 /** A circuit in one line: its name, and the worst finding in full once it was assessed. */
 export function CircuitLine({
   name,
-  assessed,
+  summary,
 }: {
   readonly name: string;
-  readonly assessed: AssessedCircuit | undefined;
+  readonly summary: CircuitSummary | undefined;
 }) {
   const palette = usePalette();
-  const look = assessed ? standingLook[standingOf(assessed)] : null;
+  const look = summary ? standingLook[summary.standing] : null;
   return (
     <>
       {look ? (
@@ -29,7 +27,7 @@ export function CircuitLine({
           {name}
         </Words>
         <Words kind="small" muted numberOfLines={2}>
-          {assessed ? worstInWords(assessed) : 'Being worked out'}
+          {summary ? inWords(summary) : 'Being worked out'}
         </Words>
       </View>
       <Icon name="chevron-right" size={24} color={palette.muted} />
@@ -37,14 +35,9 @@ export function CircuitLine({
   );
 }
 
-function worstInWords(circuit: AssessedCircuit): string {
-  if (circuit.status === 'incomplete') {
-    const { length } = circuit.needs;
-    return `Survey open: ${length} ${length === 1 ? 'figure' : 'figures'} needed`;
-  }
-  const [worst] = bySeverity(circuit.findings).filter((finding) => finding.severity !== 'note');
+function inWords({ standing, needs, worst, size, ratingA, dropPercent }: CircuitSummary): string {
+  if (standing === 'incomplete') return `Survey open: ${needs} ${needs === 1 ? 'figure' : 'figures'} needed`;
   if (worst) return `${standingLook[worst.severity].word}: ${worst.message}`;
-  if (circuit.status === 'alarm') return `Good: ${circuit.facts.conductors[0]?.size ?? ''}, its own battery`;
-  const { facts } = circuit;
-  return `Good: ${facts.conductors[0]?.size ?? ''}, ${facts.protection.ratingA} A, ${facts.dropPercent.toFixed(1)} % drop`;
+  if (ratingA === null || dropPercent === null) return `Good: ${size ?? ''}, its own battery`;
+  return `Good: ${size ?? ''}, ${ratingA} A, ${dropPercent.toFixed(1)} % drop`;
 }

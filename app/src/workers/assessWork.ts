@@ -1,4 +1,4 @@
-import { Assessor } from '@harbor-latch/core/assess/index';
+import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/assess/index';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import type { Job } from '@harbor-latch/core/job/index';
@@ -11,6 +11,14 @@ export interface Sent {
   readonly circuit: AssessedCircuit | null;
 }
 
+/** A job to be assessed. */
+export interface AskedJob {
+  readonly job: Job;
+  readonly units: UnitSystem;
+  /** Stamps of the circuits that the page holds already. */
+  readonly have: readonly number[];
+}
+
 /** What is answered of a job. */
 export interface SentAssessment {
   readonly circuits: readonly Sent[];
@@ -20,17 +28,29 @@ export interface SentAssessment {
 /** Fixes by their finding, of one circuit or of the boat. */
 export type Fixes = Readonly<Record<string, Fix>>;
 
+function bothSystems(): Readonly<Record<UnitSystem, Assessor>> {
+  return { metric: new Assessor('metric'), us: new Assessor('us') };
+}
+
 /** Assessing jobs, apart from the page: only what changed is judged again, and only that is sent. */
 export class AssessWork {
-  private readonly assessors: Readonly<Record<UnitSystem, Assessor>> = {
-    metric: new Assessor('metric'),
-    us: new Assessor('us'),
-  };
+  private readonly assessors = bothSystems();
+  private readonly ofYards = bothSystems();
   private readonly stamps = new WeakMap<AssessedCircuit, number>();
   private lastStamp = 0;
 
-  /** @param have stamps of the circuits that the page holds already */
-  assess(job: Job, units: UnitSystem, have: readonly number[]): SentAssessment {
+  /** What is known of each job; null for one that could not be assessed. */
+  assessAll(asked: readonly AskedJob[]): readonly (SentAssessment | null)[] {
+    return asked.map((one) => {
+      try {
+        return this.assess(one);
+      } catch {
+        return null;
+      }
+    });
+  }
+
+  private assess({ job, units, have }: AskedJob): SentAssessment {
     const { circuits, findings } = this.assessors[units].assess(job);
     return {
       circuits: circuits.map((circuit) => {
@@ -39,6 +59,18 @@ export class AssessWork {
       }),
       findings,
     };
+  }
+
+  /** A few lines of each job; null for one that could not be assessed. */
+  summaries(asked: readonly Omit<AskedJob, 'have'>[]): readonly (BoatSummary | null)[] {
+    return asked.map(({ job, units }) => {
+      try {
+        // A yard has more circuits than are worth remembering.
+        return boatSummaryOf(this.ofYards[units].assess(job));
+      } catch {
+        return null;
+      }
+    });
   }
 
   /** The fix of each finding that has one. @param circuitId beside which they stand; null for the boat's own */

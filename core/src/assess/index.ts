@@ -7,5 +7,6 @@ export * from './needs';
 export { movedWater } from './movedWater';
 export * from './report';
 export * from './standing';
+export * from './summary';
 export { asFinding } from './tryFix';
 export { withIdea } from './withIdea';

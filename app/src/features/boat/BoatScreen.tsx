@@ -42,7 +42,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
   const [naming, setNaming] = useState(false);
   const { job } = draft;
   const { known } = useAssessment(job);
-  const { circuits: assessed, findings } = known?.assessment ?? NOT_YET;
+  const { circuits: assessed, findings } = known ?? NOT_YET;
   const addCircuit = (name: string) => {
     const circuit = newCircuit(crypto.randomUUID(), name, 'three-way-float', job.batteries[0]?.id ?? '');
     drafts.replace(draft.id, {
@@ -117,8 +117,8 @@ function BoatActions({ draft }: { readonly draft: Draft }) {
     });
   };
   const exportList = async () => {
-    const { assessment } = await assessments.answer(job, units);
-    exportTable(`${job.boat.name} conductors`, conductorList(assessment.circuits));
+    const { answer } = await assessments.boats.whenKnown(job, units);
+    exportTable(`${job.boat.name} conductors`, conductorList(answer?.circuits ?? []));
   };
   const archive = () => {
     const { archived: _before, ...boat } = job.boat;

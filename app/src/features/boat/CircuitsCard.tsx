@@ -1,4 +1,5 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { summaryOf } from '@harbor-latch/core/assess/summary';
 import { withoutCircuit } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -51,7 +52,8 @@ export function CircuitsCard({
   return (
     <Card>
       {job.circuits.map(({ id, name }, index) => {
-        const one = assessed.find(({ circuit }) => circuit.id === id);
+        const known = assessed.find(({ circuit }) => circuit.id === id);
+        const one = known && summaryOf(known);
         return (
           <View
             key={id}
@@ -66,7 +68,7 @@ export function CircuitsCard({
               role="link"
               label={`Circuit ${name}`}
               onPress={() =>
-                router.navigate(`/boat/${draft.id}/${id}/${one?.status === 'incomplete' ? 'survey' : 'size'}`)
+                router.navigate(`/boat/${draft.id}/${id}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
               }
               style={{
                 flex: 1,
@@ -78,7 +80,7 @@ export function CircuitsCard({
                 alignItems: 'center',
               }}
             >
-              <CircuitLine name={name} assessed={one} />
+              <CircuitLine name={name} summary={one} />
             </PressRow>
             <ToolButton icon="content-copy" label={`Duplicate circuit ${name}`} onPress={() => duplicate(id)} />
             <ToolButton icon="delete-outline" label={`Remove circuit ${name}`} onPress={() => remove(id, name)} />

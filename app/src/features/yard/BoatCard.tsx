@@ -1,8 +1,8 @@
-import { standingOf, worstStanding } from '@harbor-latch/core/assess/standing';
+import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { View } from 'react-native';
-import { useAssessment } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
@@ -13,13 +13,18 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 
 /** A boat of the yard: its circuits, each with the worst that was found. */
-export function BoatCard({ draft }: { readonly draft: Draft }) {
+export const BoatCard = memo(function BoatCard({
+  draft,
+  summary,
+}: {
+  readonly draft: Draft;
+  /** What is known of it; undefined while it is being worked out. */
+  readonly summary: BoatSummary | undefined;
+}) {
   const router = useRouter();
   const units = useUnits();
   const palette = usePalette();
   const { boat, circuits } = draft.job;
-  const { known } = useAssessment(draft.job);
-  const assessed = known?.assessment.circuits;
   const craft = [
     boat.craft,
     boat.hullLengthM === undefined ? undefined : formatQuantity(boat.hullLengthM, 'length', units, 1),
@@ -41,17 +46,17 @@ export function BoatCard({ draft }: { readonly draft: Draft }) {
             {craft.filter(Boolean).join(' · ') || 'No details yet'}
           </Words>
         </View>
-        {assessed ? <StandingBadge standing={worstStanding(assessed.map(standingOf))} /> : null}
+        {summary ? <StandingBadge standing={summary.standing} /> : null}
       </PressRow>
       {circuits.map(({ id, name }) => {
-        const one = assessed?.find(({ circuit }) => circuit.id === id);
+        const one = summary?.circuits.find((circuit) => circuit.id === id);
         return (
           <PressRow
             key={id}
             role="link"
             label={`Circuit ${name} of ${boat.name}`}
             onPress={() =>
-              router.navigate(`/boat/${draft.id}/${id}/${one?.status === 'incomplete' ? 'survey' : 'size'}`)
+              router.navigate(`/boat/${draft.id}/${id}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
             }
             style={{
               paddingVertical: 10,
@@ -63,10 +68,10 @@ export function BoatCard({ draft }: { readonly draft: Draft }) {
               borderColor: palette.line,
             }}
           >
-            <CircuitLine name={name} assessed={one} />
+            <CircuitLine name={name} summary={one} />
           </PressRow>
         );
       })}
     </Card>
   );
-}
+});

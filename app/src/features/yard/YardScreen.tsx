@@ -1,10 +1,8 @@
-import { standingOf, worstStanding, type Standing } from '@harbor-latch/core/assess/standing';
 import { newJob, type Job } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ActivityIndicator } from 'react-native-paper';
-import { useKnown } from '../../data/assessment';
-import type { Known } from '../../data/Assessments';
+import { useLines } from '../../data/assessment';
 import { useDrafts, useYard } from '../../data/boats';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
@@ -19,15 +17,6 @@ import { FindBar } from './FindBar';
 import { foundIn, type Finding } from './find';
 import { ImportNotice, useImport } from './useImport';
 
-/** The worst that is found of each boat that was assessed, by its id. */
-function standingsOf(known: readonly (Known | null)[]): ReadonlyMap<string, Standing> {
-  return new Map(
-    known.flatMap((one) =>
-      one ? [[one.job.boat.id, worstStanding(one.assessment.circuits.map(standingOf))] as const] : [],
-    ),
-  );
-}
-
 /** All boats, and the way to add one. */
 export function YardScreen() {
   const yard = useYard();
@@ -36,8 +25,8 @@ export function YardScreen() {
   const [naming, setNaming] = useState(false);
   const [finding, setFinding] = useState<Finding>({ text: '', order: 'worst', archived: false });
   const jobs = useMemo(() => yard.boats.map(({ job }) => job), [yard.boats]);
-  const known = useKnown(jobs);
-  const shown = useMemo(() => foundIn(yard.boats, finding, standingsOf(known)), [yard.boats, finding, known]);
+  const lines = useLines(jobs);
+  const shown = useMemo(() => foundIn(yard.boats, finding, lines), [yard.boats, finding, lines]);
   const put = yard.boats.filter(({ job }) => job.boat.archived).length;
   const importing = useImport();
   const add = (name: string) => {
@@ -106,7 +95,7 @@ export function YardScreen() {
         </Empty>
       ) : null}
       {shown.map((draft) => (
-        <BoatCard key={draft.id} draft={draft} />
+        <BoatCard key={draft.id} draft={draft} summary={lines.get(draft.id)} />
       ))}
       {naming ? (
         <NameDialog

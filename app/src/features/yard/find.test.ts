@@ -17,13 +17,13 @@ const open = draft('bittern', { pump: {} }, { owner: 'Quillan Reach Ferry Trust'
 const good = draft('auk', {}, { berth: 'Staithe 4' });
 const away = draft('dunlin', {}, { archived: true });
 const yard = [good, open, worst, away];
-const standings = new Map<string, Standing>([
-  [worst.id, 'stop'],
-  [open.id, 'incomplete'],
-  [good.id, 'good'],
+const lines = new Map<string, { readonly standing: Standing }>([
+  [worst.id, { standing: 'stop' }],
+  [open.id, { standing: 'incomplete' }],
+  [good.id, { standing: 'good' }],
 ]);
 const names = (finding: Partial<Finding>) =>
-  foundIn(yard, { text: '', order: 'name', archived: false, ...finding }, standings).map(({ job }) => job.boat.name);
+  foundIn(yard, { text: '', order: 'name', archived: false, ...finding }, lines).map(({ job }) => job.boat.name);
 
 describe('the yard', () => {
   it('is in order of names, or with the worst first', () => {

@@ -13,12 +13,12 @@ const LAST = 100;
 
 /**
  * The boats that fit: every word somewhere in name, craft, owner, berth, note or a circuit's name.
- * @param standings the worst that is found of each boat, by its id; one that is not known comes last
+ * @param lines the worst that is found of each boat, by its id; one that is not known comes last
  */
 export function foundIn(
   boats: readonly Draft[],
   { text, order, archived }: Finding,
-  standings: ReadonlyMap<string, Standing>,
+  lines: ReadonlyMap<string, { readonly standing: Standing }>,
 ): Draft[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = ({ job: { boat, circuits } }: Draft) => {
@@ -30,8 +30,8 @@ export function foundIn(
   const byName = (a: Draft, b: Draft) => a.job.boat.name.localeCompare(b.job.boat.name);
   if (order === 'name') return found.sort(byName);
   const rank = ({ id }: Draft) => {
-    const standing = standings.get(id);
-    return standing === undefined ? LAST : standingRank(standing);
+    const line = lines.get(id);
+    return line === undefined ? LAST : standingRank(line.standing);
   };
   return found.sort((a, b) => rank(a) - rank(b) || byName(a, b));
 }
