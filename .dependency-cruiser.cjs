@@ -96,6 +96,19 @@ module.exports = {
       to: { path: '^app/src/app/' },
     },
     {
+      // The table of stations puts them together; nothing else of one feature asks another.
+      name: 'features-know-no-other',
+      severity: 'error',
+      from: { path: '^app/src/features/([^/]+)/', pathNot: '^app/src/features/circuit/stations\\.tsx$' },
+      to: { path: '^app/src/features/[^/]+/', pathNot: '^app/src/features/$1/' },
+    },
+    {
+      name: 'fields-and-saving-know-no-feature',
+      severity: 'error',
+      from: { path: '^app/src/(fields|saving|workers)/' },
+      to: { path: '^app/src/(features|app)/' },
+    },
+    {
       name: 'no-test-in-code',
       severity: 'error',
       from: { pathNot: '\\.test\\.tsx?$' },

@@ -80,7 +80,7 @@ export const test = base.extend<Fixtures>({
 });
 
 /** Waits until nothing is worked out beside the page any more. */
-export async function workedOut(page: Page): Promise<void> {
+async function workedOut(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy="true"]').filter({ visible: true })).toHaveCount(0);
   await expect(page.getByText('Being worked out').filter({ visible: true })).toHaveCount(0);
 }

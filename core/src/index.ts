@@ -12,3 +12,4 @@ export type { Alternative } from './sizing';
 export * from './units';
 export * from './water';
 export * from './wiring';
+export * from './wire';

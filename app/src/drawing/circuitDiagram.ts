@@ -1,7 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Part } from '@harbor-latch/core/circuit/index';
 import type { ConductorFacts } from '@harbor-latch/core/findings/index';
-import type { Battery } from '@harbor-latch/core/job/index';
+import { legOf, type Battery } from '@harbor-latch/core/job/index';
 import { defaults, protectionFamilies } from '@harbor-latch/core/reference/index';
 import {
   hasPump,
@@ -79,7 +79,8 @@ function conductorWords(
 ): string[] {
   if (!facts) {
     const { leg } = planned;
-    const known = leg === 'stub' || leg === 'panel' || leg === 'lead' ? undefined : assessed.circuit.legs[leg].lengthM;
+    const known =
+      leg === 'stub' || leg === 'panel' || leg === 'lead' ? undefined : legOf(assessed.circuit, leg).lengthM;
     const name = planned.name.split(/ (?=positive|negative)/);
     return known === undefined ? name : [...name, formatQuantity(known, 'length', units)];
   }
@@ -149,7 +150,8 @@ function cablesOf(plan: Plan, assessed: AssessedCircuit, units: UnitSystem): Dia
     const conductors = plan.conductors.filter((conductor) => conductor.leg === leg.key);
     const wires = conductors.map((conductor) => conductor.id);
     if (wires.length === 0) return [];
-    const lengthM = assessed.status !== 'incomplete' ? conductors[0]?.lengthM : assessed.circuit.legs[leg.key].lengthM;
+    const lengthM =
+      assessed.status !== 'incomplete' ? conductors[0]?.lengthM : legOf(assessed.circuit, leg.key).lengthM;
     const cores = wires.length === 1 ? '1 core' : `${wires.length}-core cable`;
     return [
       {

@@ -1,7 +1,7 @@
 import { defaultWindingOhm } from '../circuit';
 import { batteryChemistry, defaults, internalResistanceOhm } from '../reference';
 import { formatOhms, formatQuantity, plainNumber, type UnitSystem } from '../units';
-import type { Battery, Circuit } from '../job';
+import { legOf, type Battery, type Circuit } from '../job';
 import { schemeOf } from '../schemes';
 
 /** A default that still stands in for a measurement. */
@@ -15,7 +15,7 @@ export interface Assumption {
 
 /** What is still assumed of a circuit, and what each would change; the weightiest first. */
 export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSystem): Assumption[] {
-  const { pump, legs, panel, source } = circuit;
+  const { pump, panel, source } = circuit;
   const { legs: surveyedLegs, options } = schemeOf(circuit);
   const labelV = pump.labelV ?? defaults.labelV;
   const assumptions: (Assumption | false)[] = [
@@ -65,9 +65,9 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
       changes: 'a longer stub is unprotected',
     },
     ...surveyedLegs.map(
-      ({ key }): Assumption | false =>
-        legs[key].insulationC === undefined && {
-          what: `Insulation, ${surveyedLegs.find((leg) => leg.key === key)?.name.toLowerCase() ?? key}`,
+      ({ key, name }): Assumption | false =>
+        legOf(circuit, key).insulationC === undefined && {
+          what: `Insulation, ${name.toLowerCase()}`,
           assumed: `${plainNumber(defaults.insulationC, 0)} °C`,
           changes: 'a lower rating carries less',
         },

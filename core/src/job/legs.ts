@@ -42,14 +42,18 @@ export const legKinds = {
 
 export type LegKey = keyof typeof legKinds;
 
+/** The keys of all legs, from dry to wet. */
+export const legKeys = Object.keys(legKinds) as LegKey[];
+
 /** A circuit's leg; one that was never surveyed has nothing in it. */
-export function legOf({ legs }: Pick<Circuit, 'legs'>, key: LegKey): Leg {
-  return legs[key];
+export function legOf(circuit: Pick<Circuit, 'legs'>, key: LegKey): Leg {
+  const legs: Readonly<Partial<Record<LegKey, Leg>>> = circuit.legs;
+  return legs[key] ?? {};
 }
 
 /** The legs of a circuit, each changed. */
 export function mapLegs(legs: Circuit['legs'], change: (leg: Leg, key: LegKey) => Leg): Circuit['legs'] {
   const changed: Record<string, Leg> = {};
-  for (const key of Object.keys(legKinds) as LegKey[]) changed[key] = change(legs[key], key);
+  for (const key of legKeys) changed[key] = change(legOf({ legs }, key), key);
   return { ...legs, ...changed };
 }

@@ -1,4 +1,5 @@
 import { LITRES_PER_GALLON, METRES_PER_FOOT, plainNumber } from '../units';
+import { legKeys, legOf } from './legs';
 import type { Circuit } from './schema';
 
 /** A figure that is possible but looks mistaken for another unit or place. */
@@ -56,16 +57,17 @@ function pumpDoubts({ pump }: Circuit): Doubt[] {
   return doubts;
 }
 
-function legDoubts({ legs }: Circuit, hullLengthM: number | undefined): Doubt[] {
+function legDoubts(circuit: Circuit, hullLengthM: number | undefined): Doubt[] {
   const mostM = hullLengthM === undefined ? 30 : hullLengthM * HULLS;
-  return Object.entries(legs).flatMap(([leg, { lengthM }]): Doubt[] =>
-    lengthM === undefined || lengthM <= mostM
+  return legKeys.flatMap((leg): Doubt[] => {
+    const { lengthM } = legOf(circuit, leg);
+    return lengthM === undefined || lengthM <= mostM
       ? []
       : [
           {
             path: ['legs', leg, 'lengthM'],
             message: `${plainNumber(lengthM, 1)} m is long for ${hullLengthM === undefined ? 'a leg' : `a hull of ${plainNumber(hullLengthM, 1)} m`}. Was it measured in feet? Then it is ${plainNumber(lengthM * METRES_PER_FOOT, 2)} m.`,
           },
-        ],
-  );
+        ];
+  });
 }

@@ -1,4 +1,4 @@
-import { legKinds, legOf, type Circuit, type LegKey } from '@harbor-latch/core/job/index';
+import { legKinds, legOf, type Circuit, type Leg, type LegKey } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { schemeOf, type Role } from '@harbor-latch/core/schemes/index';
 import { memo } from 'react';
@@ -137,7 +137,7 @@ function Surroundings({ path, name }: { readonly path: readonly (string | number
 /** Further pieces of a leg that run in other surroundings. */
 function Pieces({ path, name }: { readonly path: readonly (string | number)[]; readonly name: string }) {
   const field = useField(path);
-  const pieces = (field.value as Circuit['legs'][LegKey]['further']) ?? [];
+  const pieces = (field.value as Leg['further']) ?? [];
   const replace = (next: typeof pieces) => field.replace(next.length === 0 ? undefined : next);
   return (
     <View style={{ gap: 14 }}>
@@ -172,7 +172,7 @@ function Pieces({ path, name }: { readonly path: readonly (string | number)[]; r
   );
 }
 
-function summaryOf({ insulationC, slackM, bundled, further }: Circuit['legs'][LegKey]): string {
+function summaryOf({ insulationC, slackM, bundled, further }: Leg): string {
   return [
     insulationC === undefined ? `${defaults.insulationC} °C by default` : `${insulationC} °C`,
     slackM === undefined ? 'no slack' : `${slackM} m slack`,
