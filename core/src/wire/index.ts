@@ -11,9 +11,9 @@ export const versionSchema = z.object({
 });
 
 /** A boat as the server holds it. */
-export const boatSchema = versionSchema.extend({ job: jobSchema });
+export const storedBoatSchema = versionSchema.extend({ job: jobSchema });
 
-export const boatsSchema = z.object({ boats: z.array(boatSchema) });
+export const storedBoatsSchema = z.object({ boats: z.array(storedBoatSchema) });
 export const versionsSchema = z.object({ revisions: z.array(versionSchema) });
 
 export const healthSchema = z.object({ status: z.enum(['ready', 'database-away']) });
@@ -29,10 +29,10 @@ export const problemSchema = z.object({
 });
 
 /** The problem of a write that was based on an old version: with the copy that is there now, null where it is gone. */
-export const staleSchema = problemSchema.extend({ current: boatSchema.nullable() });
+export const staleSchema = problemSchema.extend({ current: storedBoatSchema.nullable() });
 
 // TYPES
 
-export type StoredBoat = Readonly<z.infer<typeof boatSchema>>;
+export type StoredBoat = Readonly<z.infer<typeof storedBoatSchema>>;
 export type Version = Readonly<z.infer<typeof versionSchema>>;
 export type ProblemDocument = Readonly<z.infer<typeof problemSchema>>;

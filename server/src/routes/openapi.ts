@@ -1,8 +1,8 @@
 import { jobSchema } from '@harbor-latch/core/file/index';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import {
-  boatSchema,
-  boatsSchema,
+  storedBoatSchema,
+  storedBoatsSchema,
   healthSchema,
   problemSchema,
   staleSchema,
@@ -31,7 +31,7 @@ const ifNoneMatch = { name: 'If-None-Match', in: 'header', required: false, sche
 
 /** The API's description, generated from the schemas that check it. */
 function describe() {
-  const boat = (description: string) => ({ description, content: json(boatSchema) });
+  const boat = (description: string) => ({ description, content: json(storedBoatSchema) });
   return {
     openapi: '3.1.0',
     info: { title: 'Harbor Latch API', version: String(JOB_VERSION) },
@@ -48,7 +48,7 @@ function describe() {
       '/api/boats': {
         get: {
           summary: 'All boats of the yard',
-          responses: { 200: { description: 'The boats', content: json(boatsSchema) } },
+          responses: { 200: { description: 'The boats', content: json(storedBoatsSchema) } },
         },
       },
       '/api/boats/{id}': {
