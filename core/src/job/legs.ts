@@ -47,7 +47,7 @@ export const legKeys = Object.keys(legKinds) as LegKey[];
 
 /** A circuit's leg; one that was never surveyed has nothing in it. */
 export function legOf(circuit: Pick<Circuit, 'legs'>, key: LegKey): Leg {
-  const legs: Readonly<Partial<Record<LegKey, Leg>>> = circuit.legs;
+  const legs: Readonly<Partial<Record<LegKey, Leg | undefined>>> = circuit.legs;
   return legs[key] ?? {};
 }
 
