@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
 import { chromium, type Page } from '@playwright/test';
@@ -12,6 +12,7 @@ const folder = join(root, 'docs', 'screenshots');
 const phone = { width: 390, height: 844 };
 const wide = { width: 1280, height: 800 };
 const MORNING = new Date('2026-05-04T08:30:00Z');
+const SAVED = new Date('2026-05-03T16:20:00Z');
 
 interface Shot {
   readonly name: string;
@@ -56,10 +57,10 @@ const shots: readonly Shot[] = [
   { name: 'yard-phone', path: '/', size: phone, shows: /Alder Wren/ },
   { name: 'boat-phone', path: lowSamphire, size: phone, shows: /^Engine well, primary/ },
   { name: 'survey-phone', path: `${alderPump}/survey`, size: phone, shows: /^Source to panel/ },
-  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Conductors lose/ },
+  { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Touch one for other sizes/ },
   { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone, shows: /^House battery/ },
   { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, shows: /battery/, dark: true },
-  { name: 'size-wide', path: `${alderPump}/size`, size: wide, shows: /^Conductors lose/ },
+  { name: 'size-wide', path: `${alderPump}/size`, size: wide, shows: /^Touch one for other sizes/ },
   { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, shows: /^Pump running/, before: pumpOnAuto },
   {
     name: 'bench-table-phone',
@@ -101,12 +102,24 @@ const shots: readonly Shot[] = [
     name: 'shared-feed-wide',
     path: `${lowSamphire}/105a0000-3e4e-4c1a-9b0a-0000000000c3/size`,
     size: wide,
-    shows: /^Conductors lose/,
+    shows: /^Touch one for other sizes/,
   },
   { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone, shows: /^Version 1/ },
   { name: 'reference-phone-dark', path: '/reference', size: phone, shows: /Our rules/, dark: true },
   { name: 'settings-phone', path: '/settings', size: phone, shows: /Units/ },
 ];
+
+/** The page once two pictures of it, a quarter of a second apart, are the same. */
+async function stillPicture(page: Page, name: string): Promise<Buffer> {
+  let last: Buffer = Buffer.alloc(0);
+  for (let turn = 0; turn < 40; turn += 1) {
+    const picture = await page.screenshot({ animations: 'disabled', caret: 'hide' });
+    if (picture.equals(last)) return picture;
+    last = picture;
+    await page.waitForTimeout(250);
+  }
+  throw new Error(`The view “${name}” never stood still.`);
+}
 
 /** One current picture of each main view, from the demo data. */
 async function main(): Promise<void> {
@@ -125,6 +138,12 @@ async function main(): Promise<void> {
       });
       const page = await context.newPage();
       await page.clock.setFixedTime(MORNING);
+      // What the server has just saved was saved the day before.
+      await page.route('**/api/**', async (route) => {
+        const answer = await route.fetch();
+        const body = (await answer.text()).replace(/"savedAt":"[^"]+"/g, `"savedAt":"${SAVED.toISOString()}"`);
+        await route.fulfill({ response: answer, body });
+      });
       await page.goto(`${address}${path}`);
       await page.getByRole('heading', { level: 1 }).waitFor();
       await page.waitForLoadState('networkidle');
@@ -146,7 +165,7 @@ async function main(): Promise<void> {
         page.getByText(/Being worked out|Trying what may answer it/),
       ])
         await working.filter({ visible: true }).first().waitFor({ state: 'detached' });
-      await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled', caret: 'hide' });
+      writeFileSync(join(folder, `${name}.png`), await stillPicture(page, name));
       await context.close();
       say(`${name}.png`);
     }
