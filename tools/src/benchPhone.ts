@@ -18,11 +18,12 @@ export interface PhoneFigure {
 
 /**
  * What watches in the page: `watchFor` begins with the next press, and is told once
- * the words, or a field's new value, are on the page and a frame was painted with them.
+ * the words, a field's new value, or a choice made, are on the page and a frame was painted with them.
  */
 const watcher = `
-  window.seenNow = ({ words, field }, before) => {
+  window.seenNow = ({ words, field, chosen }, before) => {
     if (field) return window.valueOf(field) !== before;
+    if (chosen) return [...document.querySelectorAll('[role=radio][aria-checked=true]')].some((radio) => (radio.ariaLabel ?? radio.textContent).trim() === chosen && radio.checkVisibility({ visibilityProperty: true }));
     const pattern = new RegExp(words);
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     while (walker.nextNode()) {

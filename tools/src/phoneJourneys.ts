@@ -3,14 +3,14 @@ import type { Page } from '@playwright/test';
 /** A tap on a phone, and how one sees that what it asked for is there. */
 export interface Action {
   readonly name: string;
-  /** Opening a place may take 100 ms; steppers, switches, floats and drags 80. */
-  readonly kind: 'open' | 'step';
+  /** Opening a place may take 100 ms; steppers, switches, floats and drags 80; new figures after a change 250. */
+  readonly kind: 'open' | 'step' | 'figures';
   /** Brings the page to where the tap is made; not measured. */
   readonly before: (page: Page) => Promise<void>;
   /** What is touched, as a screen reader names it. */
   readonly touch: { readonly role: 'link' | 'tab' | 'radio' | 'button'; readonly name: string | RegExp };
-  /** Words that stand on the page, to be seen, once what was asked for is painted; or the field whose value then is another. */
-  readonly answered: RegExp | { readonly field: string };
+  /** Words that stand on the page, to be seen, once what was asked for is painted; the field whose value then is another; or the choice that is then made. */
+  readonly answered: RegExp | { readonly field: string } | { readonly chosen: string };
 }
 
 const alderWren = '/boat/a1de0000-3e4e-4c1a-9b0a-000000000001';
@@ -124,6 +124,47 @@ export const actions: readonly Action[] = [
     },
     touch: { role: 'button', name: 'More Source to panel, one way' },
     answered: { field: 'Source to panel, one way' },
+  },
+  {
+    name: 'pose',
+    kind: 'step',
+    before: async (page) => {
+      if (!page.url().endsWith('/float')) await loaded(`${alderPump}/float`, shown.Float)(page);
+      await tap(page, { role: 'radio', name: 'At rest' });
+      await page.waitForTimeout(400);
+    },
+    touch: { role: 'radio', name: 'Under way' },
+    answered: { chosen: 'Under way' },
+  },
+  {
+    name: 'fault planted',
+    kind: 'step',
+    before: async (page) => {
+      if (!page.url().endsWith('/bench')) {
+        await loaded(`${alderPump}/bench`, shown.Bench)(page);
+        await tap(page, { role: 'tab', name: 'Faults' });
+      }
+      const mend = page.getByRole('button', { name: 'Mend: Float: stuck down' });
+      if ((await mend.count()) > 0) await mend.click();
+      await tap(page, { role: 'radio', name: 'Float stuck down' });
+      await page.waitForTimeout(300);
+    },
+    touch: { role: 'radio', name: 'Float' },
+    answered: /^Float: stuck down$/,
+  },
+  {
+    name: 'size chip',
+    kind: 'figures',
+    before: async (page) => {
+      if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
+      const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
+      if (await undo.isEnabled()) await undo.click();
+      const closed = page.getByRole('button', { name: /^Feed, .*: open$/ }).filter({ visible: true });
+      if ((await closed.count()) > 0) await closed.click();
+      await page.waitForTimeout(400);
+    },
+    touch: { role: 'radio', name: '10 AWG' },
+    answered: /chosen by you/,
   },
   {
     name: 'fix applied',
