@@ -110,7 +110,8 @@ export class Page {
 
   /** Waits until what is worked out beside the page has come. */
   async settle(): Promise<this> {
-    await act(async () => new Promise((resolve) => setTimeout(resolve, 5)));
+    // On a busy machine one wait may end before what the frame before it asked for has begun.
+    for (let turn = 0; turn < 3; turn += 1) await act(async () => new Promise((resolve) => setTimeout(resolve, 4)));
     return this;
   }
 

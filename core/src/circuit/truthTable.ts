@@ -41,7 +41,9 @@ export function truthTable(netlist: Netlist, likely: readonly Setting[] = [], me
   const own = { parts: netlist.parts.filter(({ kind }) => kind !== 'shared-load') };
   return everySetting(own).map((setting) => {
     const known = likely.find((other) => sameSetting(other, setting))?.likely;
-    const asked = known ? { switches: setting.switches, floats: setting.floats, likely: known } : setting;
-    return truthRow(netlist, asked, memory);
+    if (!known) return truthRow(netlist, setting, memory);
+    // Where to look first is no part of the answer.
+    const asked = { switches: setting.switches, floats: setting.floats, likely: known };
+    return { ...truthRow(netlist, asked, memory), setting };
   });
 }

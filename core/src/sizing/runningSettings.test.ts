@@ -136,6 +136,14 @@ describe('the settings in which a pump runs', () => {
     ).toEqual(['down']);
   });
 
+  it('are found anew where a filament alone leads to the pump and its figures turn the divider', () => {
+    const memory = new SizingMemory();
+    const through = (lampOhm: number, labelV = 12) =>
+      runningSettings(inSeries(lampOf('one', lampOhm), 'plus', 'minus', standing(labelV)), 'pump', memory).length;
+    // 12 V × 3.2 / (3.2 + R): a fifth of 12 V at 12.8 Ω, of 24 V at 4.8 Ω.
+    expect([through(12.7), through(12.9), through(12.7, 24), through(4.7, 24)]).toEqual([1, 0, 0, 1]);
+  });
+
   it('add to the pump’s own those of others on the feed', () => {
     const { netlist, plan } = wired(surveyedCircuit('plain-switch'), [otherPump()]);
     expect(runningSettings(netlist, plan.ids.pump).map(({ switches }) => switches['shared-other'])).toEqual([

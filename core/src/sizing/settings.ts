@@ -143,22 +143,37 @@ function idealPaths(netlist: Netlist): Netlist {
  * @param netlist the circuit by its own feed alone
  */
 export function runningSettings(netlist: Netlist, pump: string, memory = new SizingMemory()): readonly Setting[] {
-  // They depend on the wiring alone, and a survey changes figures far more often than wiring.
-  return memory.runningOf(wiringOf(netlist), () => findRunning(netlist, pump, memory));
+  // A survey changes figures far more often than what these depend on.
+  const ideal = idealPaths(netlist);
+  return memory.runningOf(wiringOf(ideal), () => findRunning(ideal, pump, memory));
 }
 
+/**
+ * What the settings in which a pump runs depend on: the wiring and what hangs on it. A pump's own figures
+ * count only where it may be fed through something that takes volts: a filament, a coil, a sounder.
+ */
 function wiringOf({ parts, conductors }: Netlist): string {
-  const inside = (part: Part) => (part.kind === 'pump' ? (part.inside?.sensing ?? '') : '');
+  const throughParts = parts.some(takesVolts);
+  const said = (part: Part) => {
+    if (part.kind === 'fuse' || (part.kind === 'pump' && !throughParts))
+      return `${part.kind}:${part.id}:${part.kind === 'pump' ? JSON.stringify(part.inside) : ''}`;
+    return JSON.stringify(part);
+  };
   return [
-    ...parts.map((part) => `${part.kind}:${part.id}:${inside(part)}`),
+    ...parts.map(said),
     ...conductors.map(({ from, to }) => `${from.part}.${from.terminal}-${to.part}.${to.terminal}`),
   ].join();
 }
 
+function takesVolts(part: Part): boolean {
+  return part.kind === 'relay' || part.kind === 'alarm' || (part.kind === 'lamp' && part.lamp !== 'led');
+}
+
+/** @param netlist with its paths ideal */
 function findRunning(netlist: Netlist, pump: string, memory: SizingMemory): readonly Setting[] {
   const motor = netlist.parts.find(({ id }) => id === pump);
   const labelV = motor?.kind === 'pump' ? motor.motor.labelV : defaults.labelV;
-  const solved = solveIn(idealPaths(netlist), everySetting(netlist), pump, memory);
+  const solved = solveIn(netlist, everySetting(netlist), pump, memory);
   const distinct = new Map<string, Setting>();
   for (const { point, pumpV, setting } of solved) {
     if (Math.abs(pumpV) < runsFromV(labelV)) continue;
