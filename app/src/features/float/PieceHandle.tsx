@@ -7,6 +7,8 @@ import type { Place, WellPiece } from './wellPieces';
 const SIZE = 48;
 /** What an arrow key moves, m; with shift ten times as far. */
 const FINE_M = 0.001;
+/** Presses that follow one another quicker than this go on from where the last one led, ms. */
+const BURST_MS = 500;
 
 /** A piece of the well that can be dragged, or moved by the arrow keys. */
 export function PieceHandle({
@@ -33,6 +35,8 @@ export function PieceHandle({
 }) {
   const palette = usePalette();
   const [held, setHeld] = useState(false);
+  // The page may be shown anew only after the next press: none of them is lost.
+  const pressed = useRef({ place: piece.place, at: -Infinity });
   const began = useRef({ place: piece.place, pageX: 0, pageY: 0 });
   const shifted = (from: Place, across: number, up: number): Place => ({
     xM: from.xM + (cut === 'along' ? across : 0),
@@ -56,7 +60,12 @@ export function PieceHandle({
     const move = by[event.key];
     if (event.key === 'Enter' || event.key === ' ') onChoose();
     else if (!move || !piece.movable) return;
-    else onMoved(shifted(piece.place, ...move));
+    else {
+      const at = performance.now();
+      const from = at - pressed.current.at < BURST_MS ? pressed.current.place : piece.place;
+      pressed.current = { place: shifted(from, ...move), at };
+      onMoved(pressed.current.place);
+    }
     event.preventDefault();
   };
   const middleM = piece.place.zM + (piece.what === 'pump' ? 18 / scale.perM : piece.onM / 2);
