@@ -77,7 +77,9 @@ async function firstScreen(address: string) {
 async function phone(only: string | undefined): Promise<void> {
   await buildAll();
   const figures = await withThrowawayServer(({ address }) => phoneFigures(address, new RegExp(only ?? '.')));
-  process.stdout.write(`${JSON.stringify({ ...figures, budgetsMs: { open: 100, step: 80, figures: 250 } }, null, 2)}\n`);
+  process.stdout.write(
+    `${JSON.stringify({ ...figures, budgetsMs: { open: 100, step: 80, figures: 250 } }, null, 2)}\n`,
+  );
 }
 
 async function main(): Promise<void> {
