@@ -8,16 +8,17 @@ import {
   type UnitSystem,
 } from '@harbor-latch/core/units/index';
 import { memo, useEffect, useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '../data/settings';
 import { PressRow } from '../ui/PressRow';
 import { stylesFor } from '../ui/stylesFor';
+import { useStable } from '../ui/useStable';
 import { Words } from '../ui/Words';
 import { useDoubt, useField, useRound, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';
 import { sameProps } from './sameProps';
+import { useTyped } from './typed';
 
 /** A number with its unit, steppers, its default shown as one, and its message in place. */
 export const NumberField = memo(function NumberField(props: NumberFieldProps) {
@@ -29,78 +30,75 @@ export const NumberField = memo(function NumberField(props: NumberFieldProps) {
 function InUnits({ yardUnits, ...props }: NumberFieldProps & { readonly yardUnits: UnitSystem }) {
   const [units, setUnits] = useState(yardUnits);
   const round = useRound(props.path);
-  return <OneNumber key={round} {...props} units={units} onUnits={setUnits} />;
+  const name = `${round}/${yardUnits}`;
+  return <OneNumber key={name} {...props} name={name} units={units} onUnits={setUnits} />;
 }
 
 interface OneNumberProps extends NumberFieldProps {
+  readonly name: string;
   readonly units: UnitSystem;
   readonly onUnits: (units: UnitSystem) => void;
 }
 
-function OneNumber({ units, onUnits, ...props }: OneNumberProps) {
+function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
   const { path, quantity } = props;
   const field = useField(path);
   const doubt = useDoubt(path);
-  const { control, trigger } = useForm<{ text: string }>({ mode: 'onChange' });
-  const start = field.typed ?? textOf(field.value, quantity, units);
+  const {
+    field: form,
+    fieldState: { error },
+    check,
+  } = useTyped(name, field.typed ?? textOf(field.value, quantity, units), (text) =>
+    problemOf(text, quantity, units, field),
+  );
 
   // What was kept from before shows its message from the start.
+  const checkNow = useStable(check);
   const [wasTyped] = useState(field.typed !== undefined);
   useEffect(() => {
-    if (wasTyped) void trigger('text');
-  }, [wasTyped, trigger]);
+    if (wasTyped) checkNow();
+  }, [wasTyped, checkNow]);
 
-  const validate = (text: string) => problemOf(text, quantity, units, field) ?? true;
+  const enter = (text: string) => {
+    form.onChange(text);
+    store(text, quantity, units, field);
+  };
+  const step = (sign: number) => {
+    const next = stepped({
+      sign,
+      by: props.step[units],
+      base: typeof field.value === 'number' ? field.value : props.assumed,
+      quantity,
+      units,
+      signed: props.signed ?? false,
+    });
+    enter(next);
+  };
+  const otherUnits: UnitSystem = units === 'metric' ? 'us' : 'metric';
+  const switchUnits = () => {
+    onUnits(otherUnits);
+    if (!error) form.onChange(textOf(field.value, quantity, otherUnits));
+  };
   return (
-    <Controller
-      control={control}
-      name="text"
-      defaultValue={start}
-      rules={{ validate }}
-      render={({ field: form, fieldState }) => {
-        const enter = (text: string) => {
-          form.onChange(text);
-          store(text, quantity, units, field);
-        };
-        const step = (sign: number) => {
-          const next = stepped({
-            sign,
-            by: props.step[units],
-            base: typeof field.value === 'number' ? field.value : props.assumed,
-            quantity,
-            units,
-            signed: props.signed ?? false,
-          });
-          enter(next);
-        };
-        const otherUnits: UnitSystem = units === 'metric' ? 'us' : 'metric';
-        const switchUnits = () => {
-          onUnits(otherUnits);
-          if (!fieldState.error) form.onChange(textOf(field.value, quantity, otherUnits));
-        };
-        return (
-          <FieldFrame
-            {...props}
-            entered={field.value !== undefined}
-            error={fieldState.error?.message}
-            doubt={doubt}
-            under={props.picks ? <Picks {...props} picks={props.picks[units]} units={units} onPick={enter} /> : null}
-          >
-            <StepButton icon="minus" label={`Less ${props.label}`} onPress={() => step(-1)} />
-            <Entry
-              {...props}
-              text={form.value}
-              onText={enter}
-              onBlur={form.onBlur}
-              units={units}
-              onUnits={switchUnits}
-              invalid={fieldState.error !== undefined}
-            />
-            <StepButton icon="plus" label={`More ${props.label}`} onPress={() => step(1)} />
-          </FieldFrame>
-        );
-      }}
-    />
+    <FieldFrame
+      {...props}
+      entered={field.value !== undefined}
+      error={error?.message}
+      doubt={doubt}
+      under={props.picks ? <Picks {...props} picks={props.picks[units]} units={units} onPick={enter} /> : null}
+    >
+      <StepButton icon="minus" label={`Less ${props.label}`} onPress={() => step(-1)} />
+      <Entry
+        {...props}
+        text={form.value ?? ''}
+        onText={enter}
+        onBlur={form.onBlur}
+        units={units}
+        onUnits={switchUnits}
+        invalid={error !== undefined}
+      />
+      <StepButton icon="plus" label={`More ${props.label}`} onPress={() => step(1)} />
+    </FieldFrame>
   );
 }
 

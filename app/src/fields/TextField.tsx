@@ -1,11 +1,11 @@
 import { memo } from 'react';
-import { Controller, useForm } from 'react-hook-form';
 import { TextInput, View } from 'react-native';
 import type { JobPath } from '../data/jobPath';
 import { fonts, usePalette } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { useField, useRound } from './FieldContext';
 import { sameProps } from './sameProps';
+import { useTyped } from './typed';
 
 interface TextFieldProps {
   readonly path: JobPath;
@@ -17,55 +17,53 @@ interface TextFieldProps {
 /** A text of the job; left empty it is not entered, unless it must have one. */
 export const TextField = memo(function TextField(props: TextFieldProps) {
   const round = useRound(props.path);
-  return <OneText key={round} {...props} />;
+  return <OneText key={round} {...props} name={round} />;
 }, sameProps);
 
-function OneText({ path, label, needed = false, lines = 1 }: TextFieldProps) {
+function OneText({ name, path, label, needed = false, lines = 1 }: TextFieldProps & { readonly name: string }) {
   const field = useField(path);
   const palette = usePalette();
-  const { control } = useForm<{ text: string }>({ mode: 'onChange' });
   const valueOf = (text: string) => (text.trim() === '' && !needed ? undefined : text);
+  const {
+    field: form,
+    fieldState: { error },
+  } = useTyped(name, field.typed ?? (typeof field.value === 'string' ? field.value : ''), (text) =>
+    field.check(valueOf(text)),
+  );
+  const enter = (text: string) => {
+    form.onChange(text);
+    const problem = field.check(valueOf(text));
+    field.keep(problem === null ? null : text);
+    if (problem === null) field.take(valueOf(text));
+  };
   return (
-    <Controller
-      control={control}
-      name="text"
-      defaultValue={field.typed ?? (typeof field.value === 'string' ? field.value : '')}
-      rules={{ validate: (text: string) => field.check(valueOf(text)) ?? true }}
-      render={({ field: form, fieldState: { error } }) => (
-        <View style={{ gap: 4 }}>
-          <Words kind="strong">{label}</Words>
-          <TextInput
-            accessibilityLabel={label}
-            value={form.value}
-            multiline={lines > 1}
-            numberOfLines={lines}
-            onBlur={form.onBlur}
-            onChangeText={(text) => {
-              form.onChange(text);
-              const problem = field.check(valueOf(text));
-              field.keep(problem === null ? null : text);
-              if (problem === null) field.take(valueOf(text));
-            }}
-            style={{
-              minHeight: 52,
-              paddingHorizontal: 14,
-              paddingVertical: lines > 1 ? 12 : 0,
-              borderRadius: 10,
-              borderWidth: error ? 2 : 1,
-              borderColor: error ? palette.stop : palette.muted,
-              backgroundColor: palette.surface,
-              color: palette.text,
-              fontFamily: fonts.regular,
-              fontSize: 17,
-            }}
-          />
-          {error?.message ? (
-            <Words kind="small" color={palette.stop} role="alert">
-              {error.message}
-            </Words>
-          ) : null}
-        </View>
-      )}
-    />
+    <View style={{ gap: 4 }}>
+      <Words kind="strong">{label}</Words>
+      <TextInput
+        accessibilityLabel={label}
+        value={form.value ?? ''}
+        multiline={lines > 1}
+        numberOfLines={lines}
+        onBlur={form.onBlur}
+        onChangeText={enter}
+        style={{
+          minHeight: 52,
+          paddingHorizontal: 14,
+          paddingVertical: lines > 1 ? 12 : 0,
+          borderRadius: 10,
+          borderWidth: error ? 2 : 1,
+          borderColor: error ? palette.stop : palette.muted,
+          backgroundColor: palette.surface,
+          color: palette.text,
+          fontFamily: fonts.regular,
+          fontSize: 17,
+        }}
+      />
+      {error?.message ? (
+        <Words kind="small" color={palette.stop} role="alert">
+          {error.message}
+        </Words>
+      ) : null}
+    </View>
   );
 }
