@@ -8,7 +8,7 @@ export interface Action {
   /** Brings the page to where the tap is made; not measured. */
   readonly before: (page: Page) => Promise<void>;
   /** What is touched, as a screen reader names it. */
-  readonly touch: { readonly role: 'link' | 'tab' | 'radio' | 'button'; readonly name: string | RegExp };
+  readonly touch: { readonly role: 'link' | 'tab' | 'radio' | 'button' | 'heading'; readonly name: string | RegExp };
   /** Words that stand on the page, to be seen, once what was asked for is painted; the field whose value then is another; or the choice that is then made. */
   readonly answered: RegExp | { readonly field: string } | { readonly chosen: string };
 }
@@ -70,6 +70,16 @@ const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
 
 /** Everyday taps, in the order of a job. */
 export const actions: readonly Action[] = [
+  {
+    name: 'the title alone, which does nothing',
+    kind: 'step',
+    before: async (page) => {
+      if (!page.url().includes(alderPump)) await loaded(`${alderPump}/size`, shown.Size)(page);
+      await page.waitForTimeout(300);
+    },
+    touch: { role: 'heading', name: 'Main bilge pump' },
+    answered: shown.Size,
+  },
   {
     name: 'yard opens a boat',
     kind: 'open',
@@ -153,6 +163,18 @@ export const actions: readonly Action[] = [
     answered: /^Float: stuck down$/,
   },
   {
+    name: 'fix applied',
+    kind: 'open',
+    before: async (page) => {
+      if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
+      const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
+      if (await undo.isEnabled()) await undo.click();
+      await page.waitForTimeout(400);
+    },
+    touch: { role: 'button', name: /^Use / },
+    answered: /^Done: /,
+  },
+  {
     name: 'size chip',
     kind: 'figures',
     before: async (page) => {
@@ -165,17 +187,5 @@ export const actions: readonly Action[] = [
     },
     touch: { role: 'radio', name: '10 AWG' },
     answered: /chosen by you/,
-  },
-  {
-    name: 'fix applied',
-    kind: 'open',
-    before: async (page) => {
-      if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
-      const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
-      if (await undo.isEnabled()) await undo.click();
-      await page.waitForTimeout(400);
-    },
-    touch: { role: 'button', name: /^Use / },
-    answered: /^Done: /,
   },
 ];

@@ -1,5 +1,5 @@
 import { useQuery, type QueryClient } from '@tanstack/react-query';
-import { createContext, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import { listBoats, ServerAway, type StoredBoat } from './api';
 import { browserWorld, DraftStore } from './DraftStore';
 import type { Draft } from './draft';
@@ -38,15 +38,30 @@ export interface Yard {
   retry(): void;
 }
 
-/** Whether the page is the one that is seen, or lies under another. */
-export const SeenContext = createContext(true);
+/** Whether a page is the one that is seen, or lies under another. */
+export interface Seen {
+  now(): boolean;
+  /** Tells when it is seen again. @returns what ends that */
+  subscribe(listener: () => void): () => void;
+}
+
+export const SeenContext = createContext<Seen>({ now: () => true, subscribe: () => () => undefined });
 
 /** The drafts as long as the page is the one that is seen: those under it keep what they showed. */
 function useDraftsWhileSeen(store: DraftStore): ReadonlyMap<string, Draft> {
   const seen = useContext(SeenContext);
   const last = useRef(store.all());
-  return useSyncExternalStore(store.subscribe, () => {
-    if (seen) last.current = store.all();
+  const subscribe = useCallback(
+    (listener: () => void) => {
+      const ends = [store.subscribe(listener), seen.subscribe(listener)];
+      return () => {
+        for (const end of ends) end();
+      };
+    },
+    [store, seen],
+  );
+  return useSyncExternalStore(subscribe, () => {
+    if (seen.now()) last.current = store.all();
     return last.current;
   });
 }

@@ -1,5 +1,6 @@
-import { useIsFocused } from 'expo-router';
-import { SeenContext } from '../data/boats';
+import { useNavigation } from 'expo-router';
+import { memo, useMemo } from 'react';
+import { SeenContext, type Seen } from '../data/boats';
 import { fetchWorkerAhead } from '../data/waterWorker';
 import { lazily, type LazyScreen } from '../ui/lazily';
 
@@ -11,11 +12,23 @@ const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: scre
 const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 
-/** A page that follows changes only while it is seen: those under it in the stack rest. */
-function resting(Page: LazyScreen<object>) {
+/**
+ * A page that follows changes only while it is seen: those under it in the stack rest.
+ * That another page came over it, or went, shows nothing of it anew.
+ */
+function resting(Screen: LazyScreen<object>) {
+  const Page = memo(Screen);
   return function Resting() {
+    const navigation = useNavigation();
+    const seen = useMemo(
+      (): Seen => ({
+        now: () => navigation.isFocused(),
+        subscribe: (listener) => navigation.addListener('focus', listener),
+      }),
+      [navigation],
+    );
     return (
-      <SeenContext.Provider value={useIsFocused()}>
+      <SeenContext.Provider value={seen}>
         <Page />
       </SeenContext.Provider>
     );

@@ -1,8 +1,45 @@
-import { Button } from 'react-native-paper';
-import type { IconName } from './Icon';
+import { memo } from 'react';
+import { Pressable, type TextStyle, type ViewStyle } from 'react-native';
+import { Icon, type IconName } from './Icon';
+import type { Palette } from './palette';
+import { stylesFor } from './stylesFor';
+import { fonts, usePalette } from './theme';
+import { Words } from './Words';
+
+type Mode = 'contained' | 'outlined' | 'text';
+
+const frame = (padding: number): ViewStyle => ({
+  minHeight: 48,
+  minWidth: 64,
+  maxWidth: '100%',
+  paddingHorizontal: padding,
+  borderRadius: 15,
+  flexDirection: 'row',
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: 8,
+});
+
+const useStyles = stylesFor(({ accent, accentSoft, muted, surface }) => {
+  const contained: ViewStyle = { ...frame(24), backgroundColor: accent };
+  const outlined: ViewStyle = { ...frame(22), borderWidth: 1, borderColor: muted, backgroundColor: surface };
+  const text = frame(12);
+  return {
+    contained,
+    outlined,
+    text,
+    containedPressed: { ...contained, opacity: 0.8 },
+    outlinedPressed: { ...outlined, backgroundColor: accentSoft },
+    textPressed: { ...text, backgroundColor: accentSoft },
+    // Long labels go over several lines: nothing of what a touch does is cut off.
+    label: { fontFamily: fonts.medium, textAlign: 'center', flexShrink: 1, paddingVertical: 8 } satisfies TextStyle,
+  };
+});
+
+const inkOf = (mode: Mode, palette: Palette) => (mode === 'contained' ? palette.onAccent : palette.accent);
 
 /** A button of at least 48 px, for a wet or gloved hand. */
-export function BigButton({
+export const BigButton = memo(function BigButton({
   children,
   icon,
   mode = 'contained',
@@ -11,22 +48,23 @@ export function BigButton({
 }: {
   readonly children: string;
   readonly icon?: IconName;
-  readonly mode?: 'contained' | 'outlined' | 'text';
+  readonly mode?: Mode;
   readonly onPress: () => void;
   readonly label?: string;
 }) {
+  const styles = useStyles();
+  const ink = inkOf(mode, usePalette());
   return (
-    <Button
-      mode={mode}
-      {...(icon === undefined ? {} : { icon })}
+    <Pressable
+      role="button"
+      aria-label={label ?? children}
       onPress={onPress}
-      accessibilityLabel={label ?? children}
-      contentStyle={{ minHeight: 48 }}
-      // Long labels go over several lines: nothing of what a touch does is cut off.
-      labelStyle={[{ fontSize: 16, flexShrink: 1 }, { whiteSpace: 'normal' } as object]}
-      style={{ maxWidth: '100%' }}
+      style={({ pressed }) => (pressed ? styles[`${mode}Pressed`] : styles[mode])}
     >
-      {children}
-    </Button>
+      {icon ? <Icon name={icon} size={18} color={ink} /> : null}
+      <Words color={ink} style={styles.label}>
+        {children}
+      </Words>
+    </Pressable>
   );
-}
+});

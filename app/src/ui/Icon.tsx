@@ -1,7 +1,7 @@
-import { createIconSet } from '@react-native-vector-icons/common';
-import { StyleSheet, View, type ViewStyle } from 'react-native';
+import { StyleSheet, Text, type TextStyle } from 'react-native';
 import glyphs from './glyphs.json';
 import { usePalette } from './theme';
+import { inkOf } from './Words';
 
 /** The icons of the font that is shipped; `npm run icons` adds those newly named in the sources. */
 export type IconName = keyof typeof glyphs;
@@ -9,16 +9,24 @@ export type IconName = keyof typeof glyphs;
 /** The family under which the font of icons is loaded. */
 export const ICON_FONT = 'Icons';
 
-const Glyph = createIconSet(glyphs, { postScriptName: ICON_FONT, fontFileName: 'icons.ttf' });
+const squares = new Map<number, TextStyle>();
 
-const squares = new Map<number, ViewStyle>();
-
-function squareOf(size: number): ViewStyle {
+function squareOf(size: number): TextStyle {
   const known = squares.get(size);
   if (known) return known;
-  const { square } = StyleSheet.create({ square: { width: size, height: size } });
-  squares.set(size, square);
-  return square;
+  const square: TextStyle = {
+    width: size,
+    height: size,
+    fontFamily: ICON_FONT,
+    fontSize: size,
+    lineHeight: size,
+    textAlign: 'center',
+    userSelect: 'none',
+    flexShrink: 0,
+  };
+  const made = StyleSheet.create({ square }).square;
+  squares.set(size, made);
+  return made;
 }
 
 /** An icon beside words that say the same: hidden from screen readers. */
@@ -32,9 +40,9 @@ export function Icon({
   readonly color: string;
 }) {
   return (
-    <View aria-hidden style={squareOf(size)}>
-      <Glyph name={name} size={size} color={color} />
-    </View>
+    <Text aria-hidden style={[squareOf(size), inkOf(color)]}>
+      {String.fromCodePoint(glyphs[name])}
+    </Text>
   );
 }
 

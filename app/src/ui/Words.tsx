@@ -29,7 +29,7 @@ export const TextScaleContext = createContext(1);
 const inks = new Map<string, TextStyle>();
 
 /** A colour of text as a style that is made once. */
-function inkOf(color: string): TextStyle {
+export function inkOf(color: string): TextStyle {
   const known = inks.get(color);
   if (known) return known;
   const { ink } = StyleSheet.create({ ink: { color } });
