@@ -1,9 +1,12 @@
 import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { whenIdle } from './whenIdle';
 
 /** So long nothing must have changed before what is not shown is brought up to date, ms. */
 const QUIET_MS = 800;
+
+/** So long after a change all of a page, what comes gradually too, was laid out, ms. */
+const SETTLED_MS = 1000;
 
 const ShownContext = createContext(true);
 
@@ -12,14 +15,44 @@ export function useShown(): boolean {
   return useContext(ShownContext);
 }
 
-const ROOM = { position: 'absolute', top: 0, right: 0, bottom: 0, left: 0 } as const;
-/** The browser keeps what it worked out for it, and paints, finds, reads and focuses nothing of it. */
-const UNSEEN = { visibility: 'hidden', contentVisibility: 'hidden', pointerEvents: 'none' } as object;
+const unseen = { visibility: 'hidden', pointerEvents: 'none' };
+/** Of all that lies in what is left out nothing need be worked out anew; a browser that cannot do it hides each. */
+const rests =
+  typeof CSS !== 'undefined' && CSS.supports('content-visibility', 'hidden')
+    ? { contentVisibility: 'hidden', pointerEvents: 'none' }
+    : unseen;
 
-/** What was shown once is kept as it stands: shown again it is there at once. It fills the room around it. */
-export function Kept({ shown, children }: { readonly shown: boolean; readonly children: ReactNode }) {
+const { room, hidden, resting } = StyleSheet.create({
+  room: { position: 'absolute', top: 0, right: 0, bottom: 0, left: 0 },
+  hidden: unseen as ViewStyle,
+  /** The browser keeps what it worked out for it, and paints, finds, reads and focuses nothing of it. */
+  resting: rests as ViewStyle,
+});
+
+/**
+ * What was shown once is kept as it stands: shown again it is there at once. It fills the room around it.
+ * Whatever changes in it while it is not shown is laid out before it rests.
+ */
+export function Kept({
+  shown,
+  of,
+  children,
+}: {
+  readonly shown: boolean;
+  /** What it shows; another when there is something new to lay out. */
+  readonly of: unknown;
+  readonly children: ReactNode;
+}) {
+  const [laidOut, setLaidOut] = useState<unknown>(null);
+  const ready = shown || laidOut === of;
+  useEffect(() => {
+    if (ready) return undefined;
+    const timer = setTimeout(() => setLaidOut(of), SETTLED_MS);
+    return () => clearTimeout(timer);
+  }, [ready, of]);
+  if (shown && laidOut !== of) setLaidOut(of);
   return (
-    <View style={[ROOM, shown ? null : UNSEEN]} aria-hidden={!shown}>
+    <View style={shown ? room : [room, ready ? resting : hidden]} aria-hidden={!shown}>
       <ShownContext.Provider value={shown}>{children}</ShownContext.Provider>
     </View>
   );

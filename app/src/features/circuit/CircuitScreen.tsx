@@ -17,6 +17,7 @@ import { Kept, useKept } from '../../ui/Kept';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
 import { ToolButton } from '../../ui/ToolButton';
+import { useStable } from '../../ui/useStable';
 import { whenIdle } from '../../ui/whenIdle';
 import { Absent } from '../../saving/Absent';
 import { SaveStatus } from '../../saving/SaveStatus';
@@ -107,12 +108,13 @@ function Circuit({
       onGo: go,
     };
   }, [steady, index, assessed, all, current, failed, wide, width, height, selected, drafts, say, go]);
-  if (!circuit || !assessed || !at) return null;
-  const undo = () => drafts.undo(draft.id);
-  const drawingFile = () => {
+  const undo = useStable(() => drafts.undo(draft.id));
+  const drawingFile = useStable(() => {
+    if (!circuit || !assessed) return;
     const title = `${draft.job.boat.name}, ${circuit.name}`;
     exportSvg(title, svgText(circuitDiagram(assessed, batteryOf(draft.job, circuit), units), title));
-  };
+  });
+  if (!circuit || !assessed || !at) return null;
   return (
     <Screen
       title={circuit.name}
@@ -151,9 +153,10 @@ function KeptStation({
   readonly at: AtStation;
   readonly shown: boolean;
 }) {
+  const held = useKept(at, shown);
   return (
-    <Kept shown={shown}>
-      <StationFrame entry={entry} at={useKept(at, shown)} />
+    <Kept shown={shown} of={held}>
+      <StationFrame entry={entry} at={held} />
     </Kept>
   );
 }

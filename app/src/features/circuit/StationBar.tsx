@@ -1,8 +1,11 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { Standing } from '@harbor-latch/core/assess/standing';
+import { memo } from 'react';
 import { View } from 'react-native';
-import { Icon } from '../../ui/Icon';
+import { Icon, type IconName } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { standingLook } from '../../ui/Standing';
+import { stylesFor } from '../../ui/stylesFor';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import type { Station } from './atStation';
@@ -18,44 +21,62 @@ interface StationsProps {
 
 /** The stations at the bottom of a phone, in thumb reach. */
 export function StationBar({ station, assessed, onGo }: StationsProps) {
-  const palette = usePalette();
+  const styles = useBar();
   return (
-    <View
-      role="navigation"
-      aria-label="Stations"
-      style={{ backgroundColor: palette.surface, borderTopWidth: 1, borderColor: palette.line }}
-    >
-      <View role="tablist" style={{ flexDirection: 'row' }}>
+    <View role="navigation" aria-label="Stations" style={styles.bar}>
+      <View role="tablist" style={styles.tabs}>
         {stations.map((look) => (
-          <PressRow
-            key={look.key}
-            role="tab"
-            selected={look.key === station}
-            label={look.name}
-            onPress={() => onGo(look.key)}
-            style={{
-              flex: 1,
-              minHeight: 62,
-              alignItems: 'center',
-              justifyContent: 'center',
-              borderTopWidth: 3,
-              borderColor: look.key === station ? palette.accent : palette.surface,
-            }}
-          >
-            <StationIcon look={look} assessed={assessed} taken={look.key === station} />
-            <Words
-              kind="small"
-              color={look.key === station ? palette.accent : palette.text}
-              style={{ fontFamily: fonts.medium }}
-            >
-              {look.name}
-            </Words>
-          </PressRow>
+          <BarTab key={look.key} look={look} taken={look.key === station} mark={look.mark(assessed)} onGo={onGo} />
         ))}
       </View>
     </View>
   );
 }
+
+const useBar = stylesFor(({ accent, surface, line }) => {
+  const tab = {
+    flex: 1,
+    minHeight: 62,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderTopWidth: 3,
+    borderColor: surface,
+  } as const;
+  return {
+    bar: { backgroundColor: surface, borderTopWidth: 1, borderColor: line },
+    tabs: { flexDirection: 'row' },
+    tab,
+    taken: { ...tab, borderColor: accent },
+    name: { fontFamily: fonts.medium },
+  } as const;
+});
+
+interface TabProps {
+  readonly look: StationEntry;
+  readonly taken: boolean;
+  readonly mark: Standing | null;
+  readonly onGo: (station: Station) => void;
+}
+
+const BarTab = memo(function BarTab({ look, taken, mark, onGo }: TabProps) {
+  const palette = usePalette();
+  const styles = useBar();
+  const ink = taken ? palette.accent : palette.text;
+  return (
+    <PressRow
+      role="tab"
+      selected={taken}
+      label={look.name}
+      onPress={() => onGo(look.key)}
+      style={taken ? styles.taken : styles.tab}
+    >
+      <StationIcon icon={look.icon} ink={ink} mark={mark} />
+      <Words kind="small" color={ink} style={styles.name}>
+        {look.name}
+      </Words>
+    </PressRow>
+  );
+});
 
 /** The stations at the left of a wide page. */
 export function StationRail({ station, assessed, onGo }: StationsProps) {
@@ -74,45 +95,50 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
     >
       <View role="tablist" aria-orientation="vertical" style={{ gap: 6 }}>
         {onRail.map((look) => (
-          <PressRow
-            key={look.key}
-            role="tab"
-            selected={look.key === station}
-            label={look.name}
-            onPress={() => onGo(look.key)}
-            style={{
-              flexDirection: 'row',
-              alignItems: 'center',
-              gap: 18,
-              paddingHorizontal: 12,
-              borderRadius: 10,
-              backgroundColor: look.key === station ? palette.accentSoft : palette.surface,
-            }}
-          >
-            <StationIcon look={look} assessed={assessed} taken={look.key === station} />
-            <Words style={{ fontFamily: fonts.medium }}>{look.name}</Words>
-          </PressRow>
+          <RailTab key={look.key} look={look} taken={look.key === station} mark={look.mark(assessed)} onGo={onGo} />
         ))}
       </View>
     </View>
   );
 }
 
+const RailTab = memo(function RailTab({ look, taken, mark, onGo }: TabProps) {
+  const palette = usePalette();
+  return (
+    <PressRow
+      role="tab"
+      selected={taken}
+      label={look.name}
+      onPress={() => onGo(look.key)}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 18,
+        paddingHorizontal: 12,
+        borderRadius: 10,
+        backgroundColor: taken ? palette.accentSoft : palette.surface,
+      }}
+    >
+      <StationIcon icon={look.icon} ink={taken ? palette.accent : palette.text} mark={mark} />
+      <Words style={{ fontFamily: fonts.medium }}>{look.name}</Words>
+    </PressRow>
+  );
+});
+
 function StationIcon({
-  look,
-  assessed,
-  taken,
+  icon,
+  ink,
+  mark,
 }: {
-  readonly look: StationEntry;
-  readonly assessed: AssessedCircuit;
-  readonly taken: boolean;
+  readonly icon: IconName;
+  readonly ink: string;
+  readonly mark: Standing | null;
 }) {
   const palette = usePalette();
-  const mark = look.mark(assessed);
   const marked = mark === null ? null : standingLook[mark];
   return (
     <View>
-      <Icon name={look.icon} size={24} color={taken ? palette.accent : palette.text} />
+      <Icon name={icon} size={24} color={ink} />
       {marked ? (
         <View style={{ position: 'absolute', top: -4, right: -14 }}>
           <Icon name={marked.icon} size={16} color={palette[marked.ink]} />
