@@ -93,3 +93,11 @@ export async function open(page: Page, address: string, title: string | RegExp):
 }
 
 export { expect };
+
+/** Has what lies outside the window laid out too, which the browser else leaves until it comes near. */
+export async function layAllOut(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    for (const element of document.querySelectorAll<HTMLElement>('*'))
+      if (getComputedStyle(element).contentVisibility === 'auto') element.style.contentVisibility = 'visible';
+  });
+}

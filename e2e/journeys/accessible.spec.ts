@@ -1,9 +1,10 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Job } from '@harbor-latch/core/job/index';
-import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
+import { addBoat, demoBoat, expect, layAllOut, open, placesOf, test } from '../yard';
 
 async function faults(page: Page): Promise<string[]> {
+  await layAllOut(page);
   const { violations } = await new AxeBuilder({ page }).analyze();
   return violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
 }
@@ -71,6 +72,7 @@ test('wells, poses and ingress, opened, are accessible', async ({ page, request 
 test('every button and field of the survey is big enough for a wet thumb', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Thumbs'));
   await open(page, placesOf(job).survey, 'Main bilge pump');
+  await layAllOut(page);
   const small = await page
     .getByRole('button')
     .or(page.getByRole('textbox'))
@@ -91,6 +93,7 @@ for (const [view, title, address] of views) {
     const job = await addBoat(request, demoBoat('alder-wren', 'Fits'));
     await open(page, address(job).replace('Axed', 'Fits'), title.replace('Axed', 'Fits'));
     await expect(page.getByRole('progressbar')).toHaveCount(0);
+    await layAllOut(page);
     const beyond = await page
       .getByRole('main')
       .locator('[role=button], [role=radio], [role=tab], [role=link], a, input')

@@ -2,6 +2,12 @@ import type { ReactNode } from 'react';
 import { View, type StyleProp, type ViewStyle } from 'react-native';
 import { stylesFor } from './stylesFor';
 
+/**
+ * What lies outside the window is laid out and painted only when it comes near: a long
+ * page stands as soon as a short one. Until then it takes the room it last took.
+ */
+const away = { contentVisibility: 'auto', containIntrinsicSize: 'auto 200px' } as object;
+
 const useStyles = stylesFor((palette) => ({
   card: {
     backgroundColor: palette.surface,
@@ -9,6 +15,7 @@ const useStyles = stylesFor((palette) => ({
     borderWidth: 1,
     borderRadius: 14,
     overflow: 'hidden',
+    ...away,
   },
 }));
 
