@@ -1,11 +1,12 @@
 import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
-import { actions, type Action } from './phoneJourneys';
+import { actions, openRun, type Action } from './phoneJourneys';
 
 const THROTTLE = 4;
 const ROUNDS = 12;
 const PATIENCE_MS = 20_000;
 const ASK_EVERY_MS = 250;
+const PLAYED_MS = 6000;
 
 /** What a tap took until its answer was painted, ms. */
 export interface PhoneFigure {
@@ -18,12 +19,13 @@ export interface PhoneFigure {
 
 /**
  * What watches in the page: `watchFor` begins with the next press, and is told once
- * the words, a field's new value, or a choice made, are on the page and a frame was painted with them.
+ * the words, a field's or slider's new value, or a choice made, are on the page and a frame was
+ * painted with them. `watchFrames` gathers what lies between frames.
  */
 const watcher = `
-  window.seenNow = ({ words, field, chosen }, before) => {
-    if (field) return window.valueOf(field) !== before;
+  window.seenNow = ({ words, chosen, ...valued }, before) => {
     if (chosen) return [...document.querySelectorAll('[role=radio][aria-checked=true]')].some((radio) => (radio.ariaLabel ?? radio.textContent).trim() === chosen && radio.checkVisibility({ visibilityProperty: true }));
+    if (!words) return window.valueOf(valued) !== before;
     const pattern = new RegExp(words);
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     while (walker.nextNode()) {
@@ -32,11 +34,15 @@ const watcher = `
     }
     return false;
   };
-  window.valueOf = (label) => [...document.querySelectorAll('input')].filter((input) => input.checkVisibility({ visibilityProperty: true })).find((input) => input.ariaLabel.startsWith(label))?.value ?? null;
-  window.watchFor = (asked) => {
+  window.valueOf = ({ field, slider }) => {
+    const shown = [...document.querySelectorAll(field ? 'input' : '[role=slider]')].filter((one) => one.checkVisibility({ visibilityProperty: true }));
+    const one = shown.find(({ ariaLabel }) => ariaLabel?.startsWith(field ?? slider));
+    return (field ? one?.value : one?.ariaValueNow) ?? null;
+  };
+  window.watchFor = (asked, begins) => {
     window.answeredMs = null;
-    const before = asked.field ? window.valueOf(asked.field) : null;
-    addEventListener('pointerup', (event) => {
+    const before = asked.field || asked.slider ? window.valueOf(asked) : null;
+    addEventListener(begins, (event) => {
       const begun = event.timeStamp;
       // Looked at once a frame, before it is painted: what is seen then is painted with it.
       const look = () => {
@@ -48,6 +54,18 @@ const watcher = `
       requestAnimationFrame(look);
     }, { once: true, capture: true });
   };
+  window.watchFrames = (forMs) => new Promise((done) => {
+    const between = [];
+    const begun = performance.now();
+    let last = begun;
+    const next = (now) => {
+      between.push(now - last);
+      last = now;
+      if (now - begun < forMs) requestAnimationFrame(next);
+      else done(between.slice(1));
+    };
+    requestAnimationFrame(next);
+  });
 `;
 
 /** A fixed piece of arithmetic as the page does it at its throttle, ms: so that machines can be related. */
@@ -66,10 +84,43 @@ async function measured(page: Page, cdp: CDPSession, action: Action): Promise<nu
   if (!box) return null;
   const { answered } = action;
   const asked = answered instanceof RegExp ? { words: answered.source } : answered;
+  const [x, y] = [box.x + box.width / 2, box.y + Math.min(box.height / 2, 30)];
+  const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', across = 0, down = 0) =>
+    cdp.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x: x + across, y: y + down }],
+    });
+  const watch = async (begins: 'pointerup' | 'pointermove' | 'keydown') => {
+    await page.evaluate(`window.watchFor(${JSON.stringify(asked)}, ${JSON.stringify(begins)})`);
+    await page.waitForTimeout(150);
+  };
+  const { by } = action;
+  if (by && 'key' in by) await target.focus();
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
-  await page.evaluate(`window.watchFor(${JSON.stringify(asked)})`);
-  await page.waitForTimeout(150);
-  await page.touchscreen.tap(box.x + box.width / 2, box.y + Math.min(box.height / 2, 30));
+  if (!by) {
+    await watch('pointerup');
+    await page.touchscreen.tap(x, y);
+  } else if ('key' in by) {
+    await watch('keydown');
+    await page.keyboard.press(by.key);
+  } else {
+    const [across, down] = by.dragged;
+    // The finger is on its way already: the first few pixels are not told to a page.
+    await finger('touchStart');
+    await finger('touchMove', across, down);
+    await page.waitForTimeout(300);
+    await watch('pointermove');
+    await finger('touchMove', across * 1.5, down * 1.5);
+  }
+  try {
+    return await answerTo(page, action);
+  } finally {
+    if (by && 'dragged' in by) await finger('touchEnd');
+  }
+}
+
+/** What the answer took, ms. */
+async function answerTo(page: Page, action: Action): Promise<number> {
   // Asked seldom, so that asking takes nothing from what is measured.
   for (let waited = 0; waited < PATIENCE_MS; waited += ASK_EVERY_MS) {
     await page.waitForTimeout(ASK_EVERY_MS);
@@ -83,11 +134,32 @@ function percentile(sorted: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
 }
 
+/** What lies between frames while a run plays, ms: half of them take less than the median. */
+async function framesOfRun(page: Page, cdp: CDPSession) {
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await openRun(page);
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
+  await page.getByRole('button', { name: 'Play' }).filter({ visible: true }).click();
+  await page.waitForTimeout(500);
+  const between = (await page.evaluate<number[]>(`window.watchFrames(${PLAYED_MS})`)).sort((one, other) => one - other);
+  return {
+    frames: between.length,
+    medianMs: Math.round(percentile(between, 0.5)),
+    p95Ms: Math.round(percentile(between, 0.95)),
+    longestMs: Math.round(between.at(-1) ?? NaN),
+    over50Ms: between.filter((ms) => ms > 50).length,
+  };
+}
+
 /** Every action, so many times, on a phone's page at a quarter of the machine's speed. */
 export async function phoneFigures(
   address: string,
   only: RegExp = /./,
-): Promise<{ readonly fixedLoopMs: number; readonly actions: readonly PhoneFigure[] }> {
+): Promise<{
+  readonly fixedLoopMs: number;
+  readonly actions: readonly PhoneFigure[];
+  readonly run: Awaited<ReturnType<typeof framesOfRun>> | null;
+}> {
   const browser = await chromium.launch(chromiumLaunch);
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   await context.addInitScript(watcher);
@@ -115,7 +187,8 @@ export async function phoneFigures(
     figures.push(figure);
     process.stderr.write(`${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms\n`);
   }
+  const run = only.test('run played') ? await framesOfRun(page, cdp) : null;
   await browser.close();
   loops.sort((one, other) => one - other);
-  return { fixedLoopMs: Math.round(percentile(loops, 0.5)), actions: figures };
+  return { fixedLoopMs: Math.round(percentile(loops, 0.5)), actions: figures, run };
 }

@@ -8,9 +8,17 @@ export interface Action {
   /** Brings the page to where the tap is made; not measured. */
   readonly before: (page: Page) => Promise<void>;
   /** What is touched, as a screen reader names it. */
-  readonly touch: { readonly role: 'link' | 'tab' | 'radio' | 'button' | 'heading'; readonly name: string | RegExp };
-  /** Words that stand on the page, to be seen, once what was asked for is painted; the field whose value then is another; or the choice that is then made. */
-  readonly answered: RegExp | { readonly field: string } | { readonly chosen: string };
+  readonly touch: {
+    readonly role: 'link' | 'tab' | 'radio' | 'button' | 'heading' | 'textbox' | 'slider';
+    readonly name: string | RegExp;
+  };
+  /** What the hand does there: a tap where nothing is said, a key typed at the end of a field, or a finger that goes on. */
+  readonly by?: { readonly key: string } | { readonly dragged: readonly [number, number] };
+  /**
+   * Words that stand on the page, to be seen, once what was asked for is painted; the field or the
+   * slider whose value then is another; or the choice that is then made.
+   */
+  readonly answered: RegExp | { readonly field: string } | { readonly slider: string } | { readonly chosen: string };
 }
 
 const alderWren = '/boat/a1de0000-3e4e-4c1a-9b0a-000000000001';
@@ -136,6 +144,34 @@ export const actions: readonly Action[] = [
     answered: { field: 'Source to panel, one way' },
   },
   {
+    name: 'a key typed',
+    kind: 'step',
+    before: async (page) => {
+      if (!page.url().endsWith('/survey')) await loaded(`${alderPump}/survey`, shown.Survey)(page);
+      await page
+        .getByRole('textbox', { name: /^Source to panel, one way/ })
+        .filter({ visible: true })
+        .fill('2.');
+      await page.waitForTimeout(300);
+    },
+    touch: { role: 'textbox', name: /^Source to panel, one way/ },
+    by: { key: '4' },
+    answered: { field: 'Source to panel, one way' },
+  },
+  {
+    name: 'float dragged',
+    kind: 'step',
+    before: async (page) => {
+      if (!page.url().endsWith('/float')) await loaded(`${alderPump}/float`, shown.Float)(page);
+      const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
+      if (await undo.isEnabled()) await undo.click();
+      await page.waitForTimeout(300);
+    },
+    touch: { role: 'slider', name: /^First float/ },
+    by: { dragged: [0, -20] },
+    answered: { slider: 'First float' },
+  },
+  {
     name: 'pose',
     kind: 'step',
     before: async (page) => {
@@ -189,3 +225,14 @@ export const actions: readonly Action[] = [
     answered: /chosen by you/,
   },
 ];
+
+const enginePump = '/boat/105a0000-3e4e-4c1a-9b0a-000000000002/105a0000-3e4e-4c1a-9b0a-0000000000c1';
+
+/** Opens a run of the largest demo boat, ready to be played. */
+export async function openRun(page: Page): Promise<void> {
+  await loaded(`${enginePump}/float`, shown.Float)(page);
+  await tap(page, { role: 'tab', name: 'Cycle' });
+  await tap(page, { role: 'radio', name: 'Hauling to port' });
+  await page.getByRole('slider', { name: 'Time in the run' }).waitFor();
+  await page.waitForTimeout(1000);
+}

@@ -2,6 +2,7 @@ import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { BigButton } from './BigButton';
+import { Card } from './Card';
 import { Icon } from './Icon';
 import { standingLook } from './Standing';
 import { usePalette } from './theme';
@@ -25,18 +26,7 @@ export const FindingCard = memo(function FindingCard({
   const look = standingLook[finding.severity];
   const ink = palette[look.ink];
   return (
-    <View
-      style={{
-        backgroundColor: palette.surface,
-        borderRadius: 14,
-        borderWidth: 1,
-        borderColor: palette.line,
-        borderLeftWidth: 6,
-        borderLeftColor: ink,
-        padding: 14,
-        gap: 8,
-      }}
-    >
+    <Card style={{ borderLeftWidth: 6, borderLeftColor: ink, padding: 14, gap: 8 }}>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
         <Icon name={look.icon} color={ink} />
         <Words kind="strong" color={ink} level={2}>
@@ -61,6 +51,6 @@ export const FindingCard = memo(function FindingCard({
           </Words>
         </View>
       ) : null}
-    </View>
+    </Card>
   );
 });
