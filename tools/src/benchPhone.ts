@@ -147,7 +147,7 @@ async function framesOfRun(page: Page, cdp: CDPSession) {
     medianMs: Math.round(percentile(between, 0.5)),
     p95Ms: Math.round(percentile(between, 0.95)),
     longestMs: Math.round(between.at(-1) ?? NaN),
-    over50Ms: between.filter((ms) => ms > 50).length,
+    over50Ms: between.filter((ms) => Math.round(ms) > 50).length,
   };
 }
 

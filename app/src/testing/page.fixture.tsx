@@ -156,8 +156,8 @@ export class Page {
 
   /** Presses the button that reads so. */
   async pressText(text: string): Promise<void> {
-    const found = [...this.host.querySelectorAll<HTMLElement>('[role="button"]')].find(
-      (one) => one.textContent === text,
+    const found = [...this.host.querySelectorAll<HTMLElement>('[role="button"]')].find((one) =>
+      [...one.querySelectorAll(':not([aria-hidden])')].some((words) => words.textContent === text),
     );
     if (!found) throw new Error(`No button reads "${text}".`);
     await this.doing(() => found.click());

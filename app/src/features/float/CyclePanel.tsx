@@ -5,7 +5,7 @@ import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { batteryChemistry } from '@harbor-latch/core/reference/index';
 import { posesOf, type WaterRun } from '@harbor-latch/core/water/index';
 import { formatQuantity, formatVolume } from '@harbor-latch/core/units/index';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { useWaterTask } from '../../data/waterWorker';
@@ -13,20 +13,15 @@ import { BigButton } from '../../ui/BigButton';
 import { useShown } from '../../ui/Kept';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
+import { useStable } from '../../ui/useStable';
 import { Words } from '../../ui/Words';
 import { Labelled } from './Labelled';
 import { Progress } from './Progress';
 import { RunNeeds } from './RunNeeds';
+import type { Moment } from './moments';
 import { StripChart } from './StripChart';
 import { piecesOf } from './wellPieces';
 import { timeInWords } from './verdictWords';
-
-/** What the section shows while a run is played. */
-export interface Moment {
-  readonly levelM: number;
-  /** Circuits whose pump runs. */
-  readonly running: readonly string[];
-}
 
 const PIECES = 600;
 const spans = [
@@ -166,12 +161,20 @@ function Played({
   const levelM = piece ? levelAt(piece, run.trace[run.trace.indexOf(piece) - 1]?.endM, atS) : 0;
   const running = piece ? run.pumps.filter((_, index) => (piece.running[index] ?? 0) > 0.5).map(({ id }) => id) : [];
   const runningKey = running.join();
+  const runningIds = useMemo(() => (runningKey === '' ? [] : runningKey.split(',')), [runningKey]);
   useEffect(() => {
-    onMoment({ levelM, running: runningKey === '' ? [] : runningKey.split(',') });
-  }, [levelM, runningKey, onMoment]);
+    onMoment({ levelM, running: runningIds });
+  }, [levelM, runningIds, onMoment]);
   useEffect(() => () => onMoment(null), [onMoment]);
-  const dryM = Math.min(...run.trace.map(({ lowM }) => lowM));
-  const names = run.pumps.map(({ id }) => job.circuits.find((circuit) => circuit.id === id)?.name ?? id);
+  const dryM = useMemo(() => Math.min(...run.trace.map(({ lowM }) => lowM)), [run]);
+  const names = useMemo(
+    () => run.pumps.map(({ id }) => job.circuits.find((circuit) => circuit.id === id)?.name ?? id),
+    [run, job],
+  );
+  const playOrPause = useStable(() => {
+    if (atS >= run.seconds) setAtS(0);
+    setPlaying(!playing);
+  });
   const [pump] = run.pumps;
   const [battery] = run.batteries;
   const kind = job.batteries.find(({ id }) => id === battery?.id)?.chemistry ?? 'lead-acid';
@@ -181,13 +184,7 @@ function Played({
   return (
     <View style={{ gap: 10 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8, flexWrap: 'wrap' }}>
-        <BigButton
-          icon={playing ? 'pause' : 'play'}
-          onPress={() => {
-            if (atS >= run.seconds) setAtS(0);
-            setPlaying(!playing);
-          }}
-        >
+        <BigButton icon={playing ? 'pause' : 'play'} onPress={playOrPause}>
           {playing ? 'Pause' : 'Play'}
         </BigButton>
         <ChoiceRow label="Speed" value={speed} choices={[...speeds]} onChoose={setSpeed} />

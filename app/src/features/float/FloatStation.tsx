@@ -1,21 +1,23 @@
 import { waterOf } from '@harbor-latch/core/runs/circuitsOf';
 import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, useSyncExternalStore } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Cut } from '../../drawing/wellDrawing';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { ToolTabs } from '../../ui/ToolTabs';
-import { CyclePanel, type Moment } from './CyclePanel';
+import { useStable } from '../../ui/useStable';
+import { CyclePanel } from './CyclePanel';
 import type { FloatStationProps } from './floatStationProps';
 import { HosePanel } from './HosePanel';
 import { Labelled } from './Labelled';
+import { makeMoments, type Moments } from './moments';
 import { NoWater } from './NoWater';
 import { PlacePanel } from './PlacePanel';
 import { RunsPanel } from './RunsPanel';
 import { movedPiece, piecesOf, whileMoved, type Place } from './wellPieces';
-import { WellSection, ZOOMS } from './WellSection';
+import { WellSection, ZOOMS, type WellSectionProps } from './WellSection';
 
 type Tool = 'place' | 'cycle' | 'runs' | 'hose';
 
@@ -46,15 +48,24 @@ function InWell(props: FloatStationProps) {
   const [filled, setFilled] = useState<'off' | 'on' | 'limit'>('on');
   const [chosen, setChosen] = useState(`${circuit.id} float`);
   const [moving, setMoving] = useState<{ readonly id: string; readonly to: Place } | null>(null);
-  const [moment, setMoment] = useState<Moment | null>(null);
+  const [moments] = useState(makeMoments);
   const pose = poses.find(({ id }) => id === poseId) ?? poses[0];
   const standing = useMemo(() => piecesOf(all, wellId), [all, wellId]);
-  const pieces = standing.map((piece) => (piece.id === moving?.id ? { ...piece, place: moving.to } : piece));
+  const pieces = useMemo(
+    () => standing.map((piece) => (piece.id === moving?.id ? { ...piece, place: moving.to } : piece)),
+    [standing, moving],
+  );
   const piece = pieces.find(({ id }) => id === chosen) ?? pieces[0];
   const subject = all.find((one) => one.circuit.id === piece?.circuit.id) ?? assessed;
   const settled = waterOf(subject) ?? waterOf(assessed);
   const held = piece && moving?.id === piece.id ? whileMoved(job, subject, piece, piece.place) : null;
   const water = held ?? settled;
+  const onMoving = useStable((id: string, to: Place) => setMoving({ id, to }));
+  const onMoved = useStable((id: string, to: Place) => {
+    setMoving(null);
+    const which = standing.find((one) => one.id === id);
+    if (which) onCircuit(movedPiece(which, to), `Moved: ${which.name.toLowerCase()}`);
+  });
   if (!water) return null;
   const slopes = slopesOf(pose);
   const atPump = (heightM: number) => heightM - (piece ? riseAt(slopes, piece.place) : 0);
@@ -65,19 +76,14 @@ function InWell(props: FloatStationProps) {
       : piece?.what === 'float'
         ? atPump(piece.place.zM + (filled === 'off' ? piece.offM : piece.onM))
         : 0.05;
-  const levelM = tool === 'cycle' && moment ? moment.levelM : restingM;
-  const moved = (id: string, to: Place) => {
-    setMoving(null);
-    const which = standing.find((one) => one.id === id);
-    if (which) onCircuit(movedPiece(which, to), `Moved: ${which.name.toLowerCase()}`);
-  };
   const sectionHeight = beside ? Math.max(320, height - 150) : Math.min(260, Math.max(190, height * 0.27));
   const section = (
     <View style={{ alignItems: 'center' }}>
-      <WellSection
+      <SectionAt
+        moments={tool === 'cycle' ? moments : null}
+        restingM={restingM}
         water={water}
         pose={pose}
-        levelM={levelM}
         cut={cut}
         zoom={zoom}
         width={width}
@@ -85,9 +91,8 @@ function InWell(props: FloatStationProps) {
         pieces={pieces}
         chosen={piece?.id ?? ''}
         onChoose={setChosen}
-        onMoving={(id, to) => setMoving({ id, to })}
-        onMoved={moved}
-        running={new Set(tool === 'cycle' ? (moment?.running ?? []) : [])}
+        onMoving={onMoving}
+        onMoved={onMoved}
       />
       <View
         style={{
@@ -155,7 +160,7 @@ function InWell(props: FloatStationProps) {
           wellId={wellId}
           poseId={pose.id}
           width={beside ? 450 : width - 24}
-          onMoment={setMoment}
+          onMoment={moments.show}
           onCircuit={onCircuit}
         />
       ) : null}
@@ -195,4 +200,23 @@ function InWell(props: FloatStationProps) {
       </View>
     </View>
   );
+}
+
+const nothingRuns: ReadonlySet<string> = new Set();
+const neverTells = () => () => undefined;
+const noMoment = () => null;
+
+interface SectionAtProps extends Omit<WellSectionProps, 'levelM' | 'running'> {
+  /** Of the run that is played, if one is. */
+  readonly moments: Moments | null;
+  /** The level while none is, m. */
+  readonly restingM: number;
+}
+
+/** The section at the moment of the run that is played, or at rest. */
+function SectionAt({ moments, restingM, ...section }: SectionAtProps) {
+  const moment = useSyncExternalStore(moments?.subscribe ?? neverTells, moments?.now ?? noMoment);
+  const ids = moment?.running;
+  const running = useMemo(() => (ids ? new Set(ids) : nothingRuns), [ids]);
+  return <WellSection {...section} levelM={moment?.levelM ?? restingM} running={running} />;
 }

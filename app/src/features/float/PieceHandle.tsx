@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import type { Cut, Scale } from '../../drawing/wellDrawing';
 import { usePalette } from '../../ui/theme';
@@ -11,7 +11,7 @@ const FINE_M = 0.001;
 const BURST_MS = 500;
 
 /** A piece of the well that can be dragged, or moved by the arrow keys. */
-export function PieceHandle({
+export const PieceHandle = memo(function PieceHandle({
   piece,
   cut,
   scale,
@@ -29,9 +29,9 @@ export function PieceHandle({
   readonly beside: number;
   readonly chosen: boolean;
   readonly words: string;
-  readonly onChoose: () => void;
-  readonly onMoving: (to: Place) => void;
-  readonly onMoved: (to: Place) => void;
+  readonly onChoose: (id: string) => void;
+  readonly onMoving: (id: string, to: Place) => void;
+  readonly onMoved: (id: string, to: Place) => void;
 }) {
   const palette = usePalette();
   const [held, setHeld] = useState(false);
@@ -58,13 +58,13 @@ export function PieceHandle({
       ArrowRight: [step, 0],
     };
     const move = by[event.key];
-    if (event.key === 'Enter' || event.key === ' ') onChoose();
+    if (event.key === 'Enter' || event.key === ' ') onChoose(piece.id);
     else if (!move || !piece.movable) return;
     else {
       const at = performance.now();
       const from = at - pressed.current.at < BURST_MS ? pressed.current.place : piece.place;
       pressed.current = { place: shifted(from, ...move), at };
-      onMoved(pressed.current.place);
+      onMoved(piece.id, pressed.current.place);
     }
     event.preventDefault();
   };
@@ -77,15 +77,15 @@ export function PieceHandle({
       onResponderTerminationRequest={() => false}
       onResponderGrant={({ nativeEvent: { pageX, pageY } }) => {
         began.current = { place: piece.place, pageX, pageY };
-        onChoose();
+        onChoose(piece.id);
         setHeld(true);
       }}
       onResponderMove={(event) => {
-        if (piece.movable && far(event)) onMoving(dragged(event));
+        if (piece.movable && far(event)) onMoving(piece.id, dragged(event));
       }}
       onResponderRelease={(event) => {
         setHeld(false);
-        if (piece.movable && far(event)) onMoved(dragged(event));
+        if (piece.movable && far(event)) onMoved(piece.id, dragged(event));
       }}
       onResponderTerminate={() => setHeld(false)}
       {...({ onKeyDown: key, tabIndex: 0 } as object)}
@@ -110,4 +110,4 @@ export function PieceHandle({
       ]}
     />
   );
-}
+});

@@ -27,8 +27,8 @@ export interface StripChartProps {
 }
 
 /** Level, pumps and battery one under the other over the same time, with a cursor through all of them. */
-export function StripChart(props: StripChartProps) {
-  const { seconds, width, atS, onTime } = props;
+export function StripChart({ atS, onTime, ...strips }: StripChartProps) {
+  const { seconds, width } = strips;
   const palette = usePalette();
   const x = scaleLinear([0, seconds], [LEFT, width - RIGHT]);
   const at = (px: number) => Math.min(seconds, Math.max(0, x.invert(px)));
@@ -53,7 +53,7 @@ export function StripChart(props: StripChartProps) {
       onResponderMove={({ nativeEvent }) => onTime(at(nativeEvent.locationX))}
       style={[{ width, height: HEIGHT }, { touchAction: 'pan-y', cursor: 'crosshair' } as object]}
     >
-      <Strips {...props} />
+      <Strips {...strips} />
       <View
         style={{
           position: 'absolute',

@@ -2,8 +2,9 @@ import type { WaterFacts } from '@harbor-latch/core/findings/index';
 import type { Pose } from '@harbor-latch/core/job/index';
 import { slopesOf } from '@harbor-latch/core/water/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
+import { memo, useMemo } from 'react';
 import { View as Box } from 'react-native';
-import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { G, Path, Rect } from 'react-native-svg';
 import { useUnits } from '../../data/settings';
 import { placeLabels, type SideLabel } from '../../drawing/sideLabels';
 import {
@@ -13,12 +14,14 @@ import {
   waterOutlines,
   type Cut,
   type Scale,
+  type Section,
   type View,
 } from '../../drawing/wellDrawing';
-import { fonts, usePalette } from '../../ui/theme';
+import type { Palette } from '../../ui/palette';
+import { usePalette } from '../../ui/theme';
 import { PieceHandle } from './PieceHandle';
 import type { Place, WellPiece } from './wellPieces';
-import { Leader, PieceShape, ScaleBar, Wall, WindowBand, yOf } from './wellShapes';
+import { Leader, LimitMark, PieceShape, ScaleBar, SideWords, Wall, WindowBand, yOf } from './wellShapes';
 
 /** Room for labels at the right, px. */
 const SIDE = 128;
@@ -52,12 +55,14 @@ export function WellSection(props: WellSectionProps) {
   const { water, pose, levelM, cut, width, height, pieces, chosen, running } = props;
   const palette = usePalette();
   const units = useUnits();
-  const section = cutThrough(water.pool, slopesOf(pose), cut);
-  const view = viewOf(props, section.from, section.to);
-  const scale = scaleOf(view, width - SIDE, height);
+  const section = useMemo(() => cutThrough(water.pool, slopesOf(pose), cut), [water, pose, cut]);
+  const { from, to, low, high } = viewOf(props, section.from, section.to);
+  // The same as long as it shows the same: what does not move while water rises is drawn once.
+  const scale = useMemo(
+    () => scaleOf({ from, to, low, high }, width - SIDE, height),
+    [from, to, low, high, width, height],
+  );
   const acrossOf = ({ xM, yM }: { readonly xM: number; readonly yM: number }) => (cut === 'along' ? xM : yM);
-  const line = (points: readonly (readonly [number, number])[]) =>
-    points.map(([at, up], index) => `${index === 0 ? 'M' : 'L'}${scale.x(at)} ${scale.y(up)}`).join(' ');
   // A float drawn on its pump stands beside it instead, with a line to its place.
   const besideOf = (piece: WellPiece) =>
     piece.what === 'float' && pieces.some((other) => onTop(other, piece, scale, acrossOf)) ? BESIDE : 0;
@@ -95,30 +100,11 @@ export function WellSection(props: WellSectionProps) {
     <Box style={{ width, height }}>
       <Svg width={width} height={height} aria-label={sectionInWords(props, millimetres)} role="img">
         {waterOutlines(section, levelM).map((outline, index) => (
-          <Path key={index} d={`${line(outline)} Z`} fill={palette.water} fillOpacity={0.85} />
+          <Path key={index} d={`${pathOf(outline, scale)} Z`} fill={palette.water} fillOpacity={0.85} />
         ))}
-        <Path d={line(floorLine(section))} fill="none" stroke={palette.text} strokeWidth={5} strokeLinejoin="round" />
-        {[section.from, section.to].map((at) => (
-          <Wall key={at} at={at} floorM={section.floorM(at)} scale={scale} palette={palette} />
-        ))}
-        {cut === 'along'
-          ? water.pool.members.map(({ xM, limberHoles }) => (
-              <Path
-                key={xM}
-                d={`M${scale.x(xM)} ${scale.y(section.floorM(xM)) - (limberHoles ? 8 : 0)} v-26`}
-                stroke={palette.text}
-                strokeWidth={6}
-              />
-            ))
-          : null}
+        <Hull section={section} water={water} cut={cut} scale={scale} palette={palette} />
         {limits.map(({ id, x, zM }) => (
-          <G key={id}>
-            <Path
-              d={`M${x - 12} ${scale.y(zM)} h24 M${x - 8} ${scale.y(zM)} l-4 -7 M${x} ${scale.y(zM)} l-4 -7 M${x + 8} ${scale.y(zM)} l-4 -7`}
-              stroke={palette.stop}
-              strokeWidth={2}
-            />
-          </G>
+          <LimitMark key={id} x={x} y={scale.y(zM)} palette={palette} />
         ))}
         {own && own.what === 'float' ? (
           <WindowBand water={water} at={xOf(own)} scale={scale} palette={palette} />
@@ -141,16 +127,14 @@ export function WellSection(props: WellSectionProps) {
           <Leader key={id} from={Math.min(from, right - 12)} at={at} to={right} y={yOf(placed, id)} palette={palette} />
         ))}
         {placed.map(({ id, y, words }) => (
-          <SvgText
+          <SideWords
             key={id}
             x={right + 6}
             y={y + 4}
-            fontFamily={id === 'water' || id.startsWith('limit') ? fonts.regular : fonts.medium}
-            fontSize={13}
-            fill={palette.text}
-          >
-            {words}
-          </SvgText>
+            words={words}
+            strong={id !== 'water' && !id.startsWith('limit')}
+            palette={palette}
+          />
         ))}
         <ScaleBar scale={scale} height={height} units={units} palette={palette} />
       </Svg>
@@ -165,14 +149,58 @@ export function WellSection(props: WellSectionProps) {
             beside={besideOf(piece)}
             chosen={piece.id === chosen}
             words={`${piece.name}, base ${millimetres(piece.place.zM)} over the pump’s`}
-            onChoose={() => props.onChoose(piece.id)}
-            onMoving={(to) => props.onMoving(piece.id, to)}
-            onMoved={(to) => props.onMoved(piece.id, to)}
+            onChoose={props.onChoose}
+            onMoving={props.onMoving}
+            onMoved={props.onMoved}
           />
         ))}
     </Box>
   );
 }
+
+function pathOf(points: readonly (readonly [number, number])[], scale: Scale): string {
+  return points.map(([at, up], index) => `${index === 0 ? 'M' : 'L'}${scale.x(at)} ${scale.y(up)}`).join(' ');
+}
+
+/** Floor, walls and frames of the well. */
+const Hull = memo(function Hull({
+  section,
+  water,
+  cut,
+  scale,
+  palette,
+}: {
+  readonly section: Section;
+  readonly water: WaterFacts;
+  readonly cut: Cut;
+  readonly scale: Scale;
+  readonly palette: Palette;
+}) {
+  return (
+    <G>
+      <Path
+        d={pathOf(floorLine(section), scale)}
+        fill="none"
+        stroke={palette.text}
+        strokeWidth={5}
+        strokeLinejoin="round"
+      />
+      {[section.from, section.to].map((at) => (
+        <Wall key={at} at={at} floorM={section.floorM(at)} scale={scale} palette={palette} />
+      ))}
+      {cut === 'along'
+        ? water.pool.members.map(({ xM, limberHoles }) => (
+            <Path
+              key={xM}
+              d={`M${scale.x(xM)} ${scale.y(section.floorM(xM)) - (limberHoles ? 8 : 0)} v-26`}
+              stroke={palette.text}
+              strokeWidth={6}
+            />
+          ))
+        : null}
+    </G>
+  );
+});
 
 /** How far beside its pump a float is drawn, px. */
 const BESIDE = 30;

@@ -5,7 +5,8 @@ import alderWren from '../../../../examples/alder-wren.json';
 import pinnock from '../../../../examples/pinnock.json';
 import { waterWork } from '../../workers/waterWork';
 import { boatId, Page, storeWith } from '../../testing/page.fixture';
-import { CyclePanel, type Moment } from './CyclePanel';
+import { CyclePanel } from './CyclePanel';
+import type { Moment } from './moments';
 import { RunsPanel } from './RunsPanel';
 
 // The worker’s work, done at once: what runs beside the page elsewhere is run here.

@@ -1,5 +1,6 @@
 import type { WaterFacts } from '@harbor-latch/core/findings/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Scale } from '../../drawing/wellDrawing';
 import type { Palette } from '../../ui/palette';
@@ -14,7 +15,7 @@ export function yOf(placed: Placed, id: string): number | null {
 }
 
 /** From a thing to its label at the side. */
-export function Leader({
+export const Leader = memo(function Leader({
   from,
   at,
   to,
@@ -37,9 +38,9 @@ export function Leader({
       strokeDasharray="2 3"
     />
   );
-}
+});
 
-export function Wall({
+export const Wall = memo(function Wall({
   at,
   floorM,
   scale,
@@ -61,10 +62,10 @@ export function Wall({
       strokeWidth={3}
     />
   );
-}
+});
 
 /** Heights at which the float's base may stand, as a bar beside it; open ends fade out. */
-export function WindowBand({
+export const WindowBand = memo(function WindowBand({
   water,
   at,
   scale,
@@ -104,9 +105,9 @@ export function WindowBand({
       )}
     </G>
   );
-}
+});
 
-export function PieceShape({
+export const PieceShape = memo(function PieceShape({
   piece,
   x,
   beside,
@@ -179,10 +180,10 @@ export function PieceShape({
       ) : null}
     </G>
   );
-}
+});
 
 /** How long a tenth of a metre, or four inches, is on this sheet. */
-export function ScaleBar({
+export const ScaleBar = memo(function ScaleBar({
   scale,
   height,
   units,
@@ -204,4 +205,44 @@ export function ScaleBar({
       </SvgText>
     </G>
   );
-}
+});
+
+/** The highest that the water may stand somewhere. */
+export const LimitMark = memo(function LimitMark({
+  x,
+  y,
+  palette,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly palette: Palette;
+}) {
+  return (
+    <Path
+      d={`M${x - 12} ${y} h24 M${x - 8} ${y} l-4 -7 M${x} ${y} l-4 -7 M${x + 8} ${y} l-4 -7`}
+      stroke={palette.stop}
+      strokeWidth={2}
+    />
+  );
+});
+
+/** A label at the side. */
+export const SideWords = memo(function SideWords({
+  x,
+  y,
+  words,
+  strong,
+  palette,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly words: string;
+  readonly strong: boolean;
+  readonly palette: Palette;
+}) {
+  return (
+    <SvgText x={x} y={y} fontFamily={strong ? fonts.medium : fonts.regular} fontSize={13} fill={palette.text}>
+      {words}
+    </SvgText>
+  );
+});
