@@ -58,7 +58,7 @@ async function firstScreen(address: string) {
     bytes.requests += 1;
     if (kinds.get(requestId) === 'Script') bytes.javaScript += encodedDataLength;
   });
-  const lastPage = page.waitForResponse((answer) => /VersionsScreen.*\.js$/.test(answer.url()));
+  const lastPage = page.waitForResponse((answer) => /SettingsScreen.*\.js$/.test(answer.url()));
   const begun = performance.now();
   await page.goto(address);
   await page
