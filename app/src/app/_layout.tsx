@@ -24,6 +24,23 @@ const textScale = { usual: 1, large: 1.15, largest: 1.3 } as const;
 /** The library's own icons are drawn by ours, which screen readers pass over. */
 const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };
 
+/**
+ * Calls once nothing is asked of the server and the browser has nothing else to do: what the page
+ * that is shown waits for comes first. @returns what takes the call back
+ */
+function whenAnswered(client: QueryClient, call: () => void): () => void {
+  let waiting = whenIdle(() => {
+    if (client.isFetching() === 0) return call();
+    const end = client.getQueryCache().subscribe(() => {
+      if (client.isFetching() > 0) return;
+      end();
+      waiting = whenIdle(call);
+    });
+    waiting = end;
+  });
+  return () => waiting();
+}
+
 export default function RootLayout() {
   const [fontsReady, fontsFailed] = useFonts({
     Atkinson: AtkinsonRegular,
@@ -50,7 +67,7 @@ export default function RootLayout() {
   }, [dark]);
 
   const shown = fontsReady || fontsFailed !== null;
-  useEffect(() => (shown ? whenIdle(() => void fetchScreensAhead()) : undefined), [shown]);
+  useEffect(() => (shown ? whenAnswered(client, () => void fetchScreensAhead()) : undefined), [shown, client]);
 
   if (!shown) return <View />;
   return (
