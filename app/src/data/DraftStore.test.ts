@@ -7,6 +7,7 @@ const job: Job = {
   ...newJob({ boatId: id, batteryId: 'house' }, 'Tern'),
   circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')],
 };
+const [battery] = job.batteries as [Job['batteries'][number]];
 const named = (name: string): Job => ({ ...job, boat: { ...job.boat, name } });
 const storedAs = (version: number, of: Job = job): StoredBoat => ({
   id,
@@ -60,6 +61,47 @@ function opened(): { world: World; store: DraftStore } {
   store.open(storedAs(1));
   return { world, store };
 }
+
+const circuitNamed = (of: Job, name: string): Job => ({
+  ...of,
+  circuits: of.circuits.map((circuit) => ({ ...circuit, name })),
+});
+
+describe('a change made from what was shown a moment ago', () => {
+  it('takes the place of the job that was shown, as it is', () => {
+    const { store } = opened();
+    store.replaceSeen(id, draftIn(store)?.job ?? job, named('Tern 2'));
+    expect(draftIn(store)?.job).toEqual(named('Tern 2'));
+    expect(draftIn(store)?.reloads).toBe(1);
+  });
+
+  it('leaves what was changed since then', () => {
+    const { store } = opened();
+    store.replaceSeen(id, job, named('Tern 2'));
+    store.replaceSeen(id, job, circuitNamed(job, 'Aft'));
+    const now = draftIn(store)?.job;
+    expect([now?.boat.name, now?.circuits[0]?.name]).toEqual(['Tern 2', 'Aft']);
+    store.undo(id);
+    expect(draftIn(store)?.job).toEqual(named('Tern 2'));
+  });
+
+  it('counts where both changed the same', () => {
+    const { store } = opened();
+    store.replaceSeen(id, job, named('Tern 2'));
+    store.replaceSeen(id, job, named('Tern 3'));
+    expect(draftIn(store)?.job.boat.name).toBe('Tern 3');
+  });
+
+  it('counts as it is where together they would make no job', () => {
+    const { store } = opened();
+    const withDeck: Job = { ...job, batteries: [...job.batteries, { ...battery, id: 'deck', name: 'Deck bank' }] };
+    store.change(id, withDeck);
+    const toDeck: Job = { ...withDeck, circuits: withDeck.circuits.map((one) => ({ ...one, batteryId: 'deck' })) };
+    store.change(id, job);
+    store.replaceSeen(id, withDeck, toDeck);
+    expect(draftIn(store)?.job).toEqual(toDeck);
+  });
+});
 
 describe('what was typed', () => {
   it('is saved soon after, once for a burst of changes, and nothing stays behind on the device', async () => {

@@ -1,5 +1,5 @@
 import { readJob } from '@harbor-latch/core/file/index';
-import type { Job } from '@harbor-latch/core/job/index';
+import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
 import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
 import {
   changed,
@@ -80,6 +80,18 @@ export class DraftStore {
   /** Replaces a boat's job from outside its fields, so that open forms start anew. */
   replace(id: string, job: Job): void {
     this.update(id, (draft) => ({ ...changed(draft, job), reloads: draft.reloads + 1 }));
+  }
+
+  /**
+   * Replaces a boat's job by one that was made from `seen`. What was changed since that was
+   * shown stays; where both changed the same, what is done now counts.
+   */
+  replaceSeen(id: string, seen: Job, job: Job): void {
+    this.update(id, (draft) => {
+      const merged = draft.job === seen ? job : mergeJobs(seen, job, draft.job, () => 'mine').job;
+      const read = merged === job ? null : readJob(merged);
+      return { ...changed(draft, read?.ok ? read.job : job), reloads: draft.reloads + 1 };
+    });
   }
 
   /** Keeps a text that is not a value yet; null forgets it. */

@@ -3,7 +3,7 @@ import { withIdea } from '@harbor-latch/core/assess/withIdea';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useAssessment } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
@@ -87,7 +87,7 @@ function Circuit({
     if (!assessed) return null;
     const { id, job } = steady;
     const onJob = (changed: Job, said: string) => {
-      drafts.replace(id, changed);
+      drafts.replaceSeen(id, job, changed);
       say(said, () => drafts.undo(id));
     };
     return {
@@ -154,9 +154,11 @@ function KeptStation({
   readonly shown: boolean;
 }) {
   const held = useKept(at, shown);
+  // The field or button that was touched answers at once; what follows from it in the station comes right after.
+  const followed = useDeferredValue(held);
   return (
     <Kept shown={shown} of={held}>
-      <StationFrame entry={entry} at={held} />
+      <StationFrame entry={entry} at={followed} />
     </Kept>
   );
 }
