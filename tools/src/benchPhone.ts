@@ -3,7 +3,7 @@ import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { actions, openRun, type Action } from './phoneJourneys';
 
 const THROTTLE = 4;
-const ROUNDS = 12;
+const ROUNDS = 20;
 const PATIENCE_MS = 20_000;
 const ASK_EVERY_MS = 250;
 const PLAYED_MS = 6000;
@@ -130,8 +130,9 @@ async function answerTo(page: Page, action: Action): Promise<number> {
   throw new Error(`“${action.name}” was not answered within ${PATIENCE_MS / 1000} s.`);
 }
 
+/** The least value that so great a share of all does not exceed. */
 function percentile(sorted: readonly number[], share: number): number {
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
+  return sorted[Math.max(0, Math.ceil(share * sorted.length) - 1)] ?? NaN;
 }
 
 /** What lies between frames while a run plays, ms: half of them take less than the median. */
