@@ -3,6 +3,7 @@ import type { Band } from '@harbor-latch/core/schemes/index';
 import { memo, useMemo } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
 import { fonts, usePalette } from '../ui/theme';
+import { rovingUnchosen } from '../ui/roving';
 import type { Palette } from '../ui/palette';
 import { insulation } from './colours';
 import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
@@ -37,6 +38,8 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live }:
   const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
   const scale = Math.min(1, width / drawing.width);
   const touching = live?.touch ?? null;
+  // The tab key stops at one thing of the drawing; arrow keys reach the others.
+  const stop = selected ?? drawing.parts[0]?.part.id;
   return (
     <Svg
       width={drawing.width * scale}
@@ -44,6 +47,7 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live }:
       viewBox={`0 0 ${drawing.width} ${drawing.height}`}
       role="radiogroup"
       aria-label={label}
+      {...rovingUnchosen}
     >
       {drawing.bands.map(({ band, box }) => (
         <G key={band}>
@@ -102,6 +106,7 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live }:
           doing={live?.doing.get(part.part.id)}
           palette={palette}
           chosen={part.part.id === selected}
+          tabStop={part.part.id === stop}
           onSelect={touching ? null : onSelect}
         />
       ))}
@@ -112,6 +117,7 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live }:
           words={live?.words.get(wire.id) ?? wire.words}
           palette={palette}
           chosen={wire.id === selected}
+          tabStop={wire.id === stop}
           onSelect={touching ? null : onSelect}
         />
       ))}
@@ -148,17 +154,26 @@ const WirePath = memo(function WirePath({
   );
 });
 
+interface Touch {
+  readonly label: string;
+  readonly id: string;
+  readonly chosen: boolean;
+  /** Whether the tab key stops at it. */
+  readonly tabStop: boolean;
+  readonly onSelect: ((id: string | null) => void) | null;
+}
+
 /**
  * What makes an SVG group touchable for pointer, keyboard and screen reader: one
  * of the drawing's things is chosen at a time. (The web layer turns the role
  * "button" into a button element, which SVG does not draw.)
  */
-function touch(label: string, id: string, chosen: boolean, onSelect: ((id: string | null) => void) | null): object {
+function touch({ label, id, chosen, tabStop, onSelect }: Touch): object {
   if (!onSelect) return {};
   const press = () => onSelect(chosen ? null : id);
   return {
     role: 'radio',
-    tabIndex: 0,
+    tabIndex: tabStop ? 0 : -1,
     'aria-label': label,
     'aria-checked': chosen,
     onPress: press,
@@ -177,6 +192,7 @@ const WireTouch = memo(function WireTouch({
   words,
   palette,
   chosen,
+  tabStop,
   onSelect,
 }: {
   readonly wire: PlacedWire;
@@ -184,12 +200,13 @@ const WireTouch = memo(function WireTouch({
   readonly palette: Palette;
   readonly chosen: boolean;
   /** Null while terminals are touched instead. */
+  readonly tabStop: boolean;
   readonly onSelect: ((id: string | null) => void) | null;
 }) {
   if (wire.name === undefined || wire.points.length === 0) return null;
   const { wordsBox } = wire;
   return (
-    <G {...touch([`Conductor ${wire.name}`, ...words].join(', '), wire.id, chosen, onSelect)}>
+    <G {...touch({ label: [`Conductor ${wire.name}`, ...words].join(', '), id: wire.id, chosen, tabStop, onSelect })}>
       <Path d={wirePath(wire.points, [])} fill="none" stroke="transparent" strokeWidth={26} />
       {wordsBox ? (
         <>
@@ -208,6 +225,7 @@ const PartAndWords = memo(function PartAndWords({
   doing,
   palette,
   chosen,
+  tabStop,
   onSelect,
 }: {
   readonly part: PlacedPart;
@@ -215,13 +233,14 @@ const PartAndWords = memo(function PartAndWords({
   readonly doing: Doing | undefined;
   readonly palette: Palette;
   readonly chosen: boolean;
+  readonly tabStop: boolean;
   readonly onSelect: ((id: string | null) => void) | null;
 }) {
   const said = [...(words.length > 0 ? words : [part.name]), ...(doing === undefined ? [] : [doingWords[doing]])].join(
     ', ',
   );
   return (
-    <G {...touch(`${said} in the ${part.band}`, part.part.id, chosen, onSelect)}>
+    <G {...touch({ label: `${said} in the ${part.band}`, id: part.part.id, chosen, tabStop, onSelect })}>
       <Rect
         x={part.box.x - 6}
         y={part.box.y - 6}

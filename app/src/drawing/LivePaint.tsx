@@ -127,12 +127,12 @@ export function Terminals({
     one !== null && other !== null && one.part === other.part && one.terminal === other.terminal;
   return (
     <>
-      {places.map(({ x, y, at }) => {
+      {places.map(({ x, y, at }, index) => {
         const probe = same(at, touch.red) ? 'red' : same(at, touch.black) ? 'black' : null;
         const press = () => touch.onTerminal(at);
         const pressable = {
           role: 'radio',
-          tabIndex: 0,
+          tabIndex: (touch.red ? probe === 'red' : index === 0) ? 0 : -1,
           'aria-label': touch.label(at),
           'aria-checked': probe !== null,
           onPress: press,

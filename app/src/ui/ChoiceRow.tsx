@@ -1,6 +1,7 @@
 import { memo, useCallback, useLayoutEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { PressRow } from './PressRow';
+import { roving } from './roving';
 import { stylesFor } from './stylesFor';
 import { fonts } from './theme';
 import { Words } from './Words';
@@ -67,7 +68,7 @@ interface RowProps {
 const Row = memo(function Row({ label, labels, taken, onChoose }: RowProps) {
   const styles = useStyles();
   return (
-    <View role="radiogroup" aria-label={label} style={styles.row}>
+    <View role="radiogroup" aria-label={label} style={styles.row} {...roving}>
       {labels.map((words, index) => {
         const chosen = index === taken;
         return (
@@ -75,6 +76,7 @@ const Row = memo(function Row({ label, labels, taken, onChoose }: RowProps) {
             key={words}
             role="radio"
             selected={chosen}
+            tabStop={chosen || (taken < 0 && index === 0)}
             label={words}
             onPress={() => onChoose(index)}
             style={chosen ? styles.chosen : styles.choice}

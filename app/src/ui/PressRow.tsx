@@ -11,6 +11,7 @@ export function PressRow({
   label,
   selected,
   expanded,
+  tabStop = selected ?? false,
   style,
   role = 'button',
   children,
@@ -19,6 +20,8 @@ export function PressRow({
   readonly label?: string;
   readonly selected?: boolean;
   readonly expanded?: boolean;
+  /** Of a radio or tab: whether the tab key stops here; arrow keys reach the others of its group. */
+  readonly tabStop?: boolean;
   readonly role?: 'button' | 'link' | 'radio' | 'tab';
   readonly style?: StyleProp<ViewStyle>;
   readonly children: ReactNode;
@@ -29,6 +32,7 @@ export function PressRow({
     <Pressable
       role={role}
       {...state}
+      {...(role === 'radio' || role === 'tab' ? { tabIndex: tabStop ? 0 : -1 } : {})}
       aria-label={label}
       aria-expanded={expanded}
       onPress={onPress}

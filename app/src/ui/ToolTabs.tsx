@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { PressRow } from './PressRow';
+import { roving } from './roving';
 import { fonts, usePalette } from './theme';
 import { Words } from './Words';
 
@@ -20,7 +21,7 @@ function Tabs<Key extends string>({
 }) {
   const palette = usePalette();
   return (
-    <View role="tablist" aria-label={label} style={{ flex: 1, flexDirection: 'row' }}>
+    <View role="tablist" aria-label={label} style={{ flex: 1, flexDirection: 'row' }} {...roving}>
       {tools.map(({ key, name }) => (
         <PressRow
           key={key}

@@ -3,6 +3,7 @@ import type { Plan } from '@harbor-latch/core/schemes/index';
 import { useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import { ChoiceRow } from '../../ui/ChoiceRow';
+import { roving } from '../../ui/roving';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import type { Bench } from './useBench';
@@ -134,7 +135,7 @@ function HandSwitch({ bench, part, name }: { readonly bench: Bench; readonly par
   return (
     <View style={{ gap: 4 }}>
       <Words kind="strong">{name}</Words>
-      <View role="radiogroup" aria-label={name} style={{ flexDirection: 'row', gap: 6 }}>
+      <View role="radiogroup" aria-label={name} style={{ flexDirection: 'row', gap: 6 }} {...roving}>
         {order.map((position) => {
           const taken = position === now;
           const spring = springs && position === 'manual';
@@ -153,6 +154,7 @@ function HandSwitch({ bench, part, name }: { readonly bench: Bench; readonly par
               key={position}
               role="radio"
               aria-checked={taken}
+              tabIndex={taken ? 0 : -1}
               aria-label={spring ? `${label}, hold` : label}
               {...(spring
                 ? { onPressIn: press, onPressOut: release, ...key }

@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { Icon, type IconName } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
+import { roving } from '../../ui/roving';
 import { standingLook } from '../../ui/Standing';
 import { stylesFor } from '../../ui/stylesFor';
 import { fonts, usePalette } from '../../ui/theme';
@@ -24,7 +25,7 @@ export function StationBar({ station, assessed, onGo }: StationsProps) {
   const styles = useBar();
   return (
     <View role="navigation" aria-label="Stations" style={styles.bar}>
-      <View role="tablist" style={styles.tabs}>
+      <View role="tablist" style={styles.tabs} {...roving}>
         {stations.map((look) => (
           <BarTab key={look.key} look={look} taken={look.key === station} mark={look.mark(assessed)} onGo={onGo} />
         ))}
@@ -93,7 +94,7 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
         borderColor: palette.line,
       }}
     >
-      <View role="tablist" aria-orientation="vertical" style={{ gap: 6 }}>
+      <View role="tablist" aria-orientation="vertical" style={{ gap: 6 }} {...roving}>
         {onRail.map((look) => (
           <RailTab key={look.key} look={look} taken={look.key === station} mark={look.mark(assessed)} onGo={onGo} />
         ))}

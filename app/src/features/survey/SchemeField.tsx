@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
+import { rovingUnchosen } from '../../ui/roving';
 import { fonts, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { useField } from '../../fields/FieldContext';
@@ -19,7 +20,7 @@ export function SchemeField({ path }: { readonly path: JobPath }) {
     <View style={{ gap: 4 }}>
       <Words kind="strong">Wired as</Words>
       <View
-        {...(open ? { role: 'radiogroup', 'aria-label': 'Wired as' } : {})}
+        {...(open ? { role: 'radiogroup', 'aria-label': 'Wired as', ...rovingUnchosen } : {})}
         style={{ borderWidth: 1, borderColor: palette.line, borderRadius: 10, overflow: 'hidden' }}
       >
         {shown.map((key, index) => {
