@@ -15,6 +15,7 @@ import { SettingsContext, useStoredSettings } from '../data/settings';
 import icons from '../../assets/icons.ttf';
 import { ICON_FONT, PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
+import { mod, ShortcutsProvider, useShortcut } from '../ui/Shortcuts';
 import { darkTheme, lightTheme } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
 import { whenIdle } from '../ui/whenIdle';
@@ -78,13 +79,16 @@ export default function RootLayout() {
             <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
               <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
                 <SaidProvider>
-                  <Stack
-                    screenOptions={{
-                      headerShown: false,
-                      title: 'Harbor Latch',
-                      contentStyle: { backgroundColor: (dark ? darkTheme : lightTheme).palette.ground },
-                    }}
-                  />
+                  <ShortcutsProvider>
+                    <SaveKey onSave={drafts.saveAll} />
+                    <Stack
+                      screenOptions={{
+                        headerShown: false,
+                        title: 'Harbor Latch',
+                        contentStyle: { backgroundColor: (dark ? darkTheme : lightTheme).palette.ground },
+                      }}
+                    />
+                  </ShortcutsProvider>
                 </SaidProvider>
               </TextScaleContext.Provider>
             </PaperProvider>
@@ -93,6 +97,11 @@ export default function RootLayout() {
       </QueryClientProvider>
     </SettingsContext.Provider>
   );
+}
+
+function SaveKey({ onSave }: { readonly onSave: () => void }) {
+  useShortcut({ keys: 'mod+s', shown: `${mod} S`, does: 'Save now what is not saved yet', inFields: true }, onSave);
+  return null;
 }
 
 /** What stands instead of a page that failed: plain words, and the way on. Everything typed is on this device. */

@@ -1,5 +1,6 @@
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
+import { SeenContext } from '../ui/seen';
 import { listBoats, ServerAway, type StoredBoat } from './api';
 import { browserWorld, DraftStore } from './DraftStore';
 import type { Draft } from './draft';
@@ -37,15 +38,6 @@ export interface Yard {
   readonly error: Error | null;
   retry(): void;
 }
-
-/** Whether a page is the one that is seen, or lies under another. */
-export interface Seen {
-  now(): boolean;
-  /** Tells when it is seen again. @returns what ends that */
-  subscribe(listener: () => void): () => void;
-}
-
-export const SeenContext = createContext<Seen>({ now: () => true, subscribe: () => () => undefined });
 
 /** The drafts as long as the page is the one that is seen: those under it keep what they showed. */
 function useDraftsWhileSeen(store: DraftStore): ReadonlyMap<string, Draft> {

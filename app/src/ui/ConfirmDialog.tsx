@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { ScrollView } from 'react-native';
-import { Button, Dialog, Portal } from 'react-native-paper';
+import { Button, Dialog } from 'react-native-paper';
+import { ModalDialog } from './ModalDialog';
 import { Words } from './Words';
 
 /** Asks before something that replaces or removes. */
@@ -18,28 +19,25 @@ export function ConfirmDialog({
   readonly onClose: () => void;
 }) {
   return (
-    <Portal>
-      <Dialog visible onDismiss={onClose} style={{ maxWidth: 480, width: '92%', alignSelf: 'center' }}>
-        <Dialog.Title>{title}</Dialog.Title>
-        <Dialog.Content>
-          <Words>{text}</Words>
-        </Dialog.Content>
-        {more === undefined ? null : (
-          <Dialog.ScrollArea style={{ maxHeight: 320 }}>
-            <ScrollView>{more}</ScrollView>
-          </Dialog.ScrollArea>
-        )}
-        <Dialog.Actions style={{ flexWrap: 'wrap' }}>
-          <Button onPress={onClose} contentStyle={{ minHeight: 48 }}>
-            Cancel
+    <ModalDialog title={title} onClose={onClose}>
+      <Dialog.Content>
+        <Words>{text}</Words>
+      </Dialog.Content>
+      {more === undefined ? null : (
+        <Dialog.ScrollArea style={{ maxHeight: 320 }}>
+          <ScrollView>{more}</ScrollView>
+        </Dialog.ScrollArea>
+      )}
+      <Dialog.Actions style={{ flexWrap: 'wrap' }}>
+        <Button onPress={onClose} contentStyle={{ minHeight: 48 }}>
+          Cancel
+        </Button>
+        {actions.map(({ label, onPress }) => (
+          <Button key={label} mode="contained-tonal" onPress={onPress} contentStyle={{ minHeight: 48 }}>
+            {label}
           </Button>
-          {actions.map(({ label, onPress }) => (
-            <Button key={label} mode="contained-tonal" onPress={onPress} contentStyle={{ minHeight: 48 }}>
-              {label}
-            </Button>
-          ))}
-        </Dialog.Actions>
-      </Dialog>
-    </Portal>
+        ))}
+      </Dialog.Actions>
+    </ModalDialog>
   );
 }

@@ -1,5 +1,7 @@
+import { useRef } from 'react';
 import { TextInput, View } from 'react-native';
 import { Icon } from './Icon';
+import { useShortcut } from './Shortcuts';
 import { fonts, usePalette } from './theme';
 import { ToolButton } from './ToolButton';
 
@@ -16,6 +18,8 @@ export function SearchField({
   readonly onText: (text: string) => void;
 }) {
   const palette = usePalette();
+  const field = useRef<TextInput>(null);
+  useShortcut({ keys: '/', shown: '/', does: label }, () => field.current?.focus());
   return (
     <View
       style={{
@@ -31,6 +35,7 @@ export function SearchField({
     >
       <Icon name="magnify" color={palette.muted} />
       <TextInput
+        ref={field}
         accessibilityLabel={label}
         value={text}
         onChangeText={onText}

@@ -15,6 +15,7 @@ import { BigButton } from '../../ui/BigButton';
 import { Gradually } from '../../ui/Gradually';
 import { NameDialog } from '../../ui/NameDialog';
 import { useSay } from '../../ui/Said';
+import { undoKey, useShortcut } from '../../ui/Shortcuts';
 import { Screen } from '../../ui/Screen';
 import { ToolButton } from '../../ui/ToolButton';
 import { WaterDetails } from './water/WaterDetails';
@@ -43,6 +44,8 @@ function Boat({ draft }: { readonly draft: Draft }) {
   const { job } = draft;
   const { known } = useAssessment(job);
   const { circuits: assessed, findings } = known ?? NOT_YET;
+  useShortcut({ keys: 'n', shown: 'N', does: 'Add a circuit' }, () => setNaming(true));
+  useShortcut(undoKey, () => drafts.undo(draft.id));
   const addCircuit = (name: string) => {
     const circuit = newCircuit(crypto.randomUUID(), name, 'three-way-float', job.batteries[0]?.id ?? '');
     drafts.replace(draft.id, {

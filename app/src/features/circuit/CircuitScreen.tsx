@@ -16,6 +16,7 @@ import { svgText } from '../../drawing/svgText';
 import { Kept, useKept } from '../../ui/Kept';
 import { useSay } from '../../ui/Said';
 import { Screen } from '../../ui/Screen';
+import { undoKey, useShortcut, type Shortcut } from '../../ui/Shortcuts';
 import { ToolButton } from '../../ui/ToolButton';
 import { useStable } from '../../ui/useStable';
 import { whenIdle } from '../../ui/whenIdle';
@@ -29,6 +30,15 @@ import { stationNamed, stations, type StationEntry } from './stations';
 const WIDE = 1000;
 /** So long a page that was just opened has the machine to itself, ms. */
 const AFTER_PAINT_MS = 150;
+
+/** A digit for each place, in their order. */
+function placeKeys(places: readonly StationEntry[]): Shortcut {
+  return {
+    keys: places.map((_, index) => index + 1).join(),
+    shown: `1 to ${places.length}`,
+    does: places.map(({ name }) => name).join(', '),
+  };
+}
 
 /** A circuit at its stations: one after the other on a phone, side by side where there is room. */
 export function CircuitScreen() {
@@ -109,6 +119,12 @@ function Circuit({
     };
   }, [steady, index, assessed, all, current, failed, wide, width, height, selected, drafts, say, go]);
   const undo = useStable(() => drafts.undo(draft.id));
+  useShortcut(undoKey, undo);
+  const places = stations.filter(({ onRail }) => onRail || !wide);
+  useShortcut(placeKeys(places), (key) => {
+    const place = places[Number(key) - 1];
+    if (place) go(place.key);
+  });
   const drawingFile = useStable(() => {
     if (!circuit || !assessed) return;
     const title = `${draft.job.boat.name}, ${circuit.name}`;

@@ -6,6 +6,7 @@ import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow, type Choice } from '../../ui/ChoiceRow';
 import { Screen } from '../../ui/Screen';
+import { useShowShortcuts } from '../../ui/Shortcuts';
 import { Words } from '../../ui/Words';
 
 const units: readonly Choice<Settings['units']>[] = [
@@ -40,6 +41,7 @@ const sizes: readonly Choice<Settings['textSize']>[] = [
 export function SettingsScreen() {
   const { settings, change } = useSettings();
   const router = useRouter();
+  const showKeys = useShowShortcuts();
   return (
     <Screen title="Settings" back="/">
       <Card>
@@ -99,6 +101,9 @@ export function SettingsScreen() {
       </Card>
       <BigButton mode="outlined" icon="book-open-variant" onPress={() => router.navigate('/reference')}>
         Tables, rules and cautions
+      </BigButton>
+      <BigButton mode="text" onPress={showKeys}>
+        Keys of a keyboard
       </BigButton>
       <Words kind="small" muted>
         {cautions.localRules}

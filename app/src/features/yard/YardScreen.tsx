@@ -10,6 +10,7 @@ import { Empty } from '../../ui/Empty';
 import { NameDialog } from '../../ui/NameDialog';
 import { Notice } from '../../ui/Notice';
 import { Screen } from '../../ui/Screen';
+import { useShortcut } from '../../ui/Shortcuts';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
 import { BoatCard } from './BoatCard';
@@ -29,6 +30,7 @@ export function YardScreen() {
   const shown = useMemo(() => foundIn(yard.boats, finding, lines), [yard.boats, finding, lines]);
   const put = yard.boats.filter(({ job }) => job.boat.archived).length;
   const importing = useImport();
+  useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming(true));
   const add = (name: string) => {
     const job: Job = newJob({ boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() }, name);
     drafts.add(job);

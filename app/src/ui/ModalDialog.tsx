@@ -1,0 +1,47 @@
+import { createFocusTrap } from 'focus-trap';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { StyleSheet, View } from 'react-native';
+import { Dialog, Portal } from 'react-native-paper';
+
+const styles = StyleSheet.create({
+  dialog: { maxWidth: 480, width: '92%', alignSelf: 'center' },
+  within: { flexShrink: 1, outlineWidth: 0 },
+});
+
+/** What lies over the page until it is answered: the keyboard stays in it, Escape closes it, and then goes back where it was. */
+export function ModalDialog({
+  title,
+  onClose,
+  children,
+}: {
+  readonly title: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}) {
+  const host = useRef<View>(null);
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return undefined;
+    const trap = createFocusTrap(element, {
+      fallbackFocus: element,
+      // A field of the dialog that takes the focus by itself keeps it.
+      initialFocus: () => (element.contains(document.activeElement) ? document.activeElement : element) as HTMLElement,
+      escapeDeactivates: false,
+      allowOutsideClick: true,
+    });
+    trap.activate();
+    return () => void trap.deactivate();
+  }, []);
+  useHotkeys('escape', onClose, { enableOnFormTags: true });
+  return (
+    <Portal>
+      <Dialog visible onDismiss={onClose} style={styles.dialog}>
+        <View ref={host} role="dialog" aria-modal aria-label={title} tabIndex={-1} style={styles.within}>
+          <Dialog.Title>{title}</Dialog.Title>
+          {children}
+        </View>
+      </Dialog>
+    </Portal>
+  );
+}
