@@ -8,6 +8,7 @@ import { View } from 'react-native';
 import { useFixes } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
+import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
@@ -18,8 +19,11 @@ import { ChoiceField } from '../../fields/ChoiceField';
 import { More } from '../../fields/More';
 import { NumberField } from '../../fields/NumberField';
 import { Labelled } from './Labelled';
-import type { WellPiece } from './wellPieces';
+import { movedPiece, type WellPiece } from './wellPieces';
 import { windowInWords } from './windowWords';
+
+/** Places are kept to the millimetre: nearer than half of one is there. */
+const SAME_M = 0.0005;
 
 /** The chosen piece to the millimetre, its window with what bounds it, and what is wrong with where it stands. */
 export function PlacePanel({
@@ -52,6 +56,8 @@ export function PlacePanel({
   const fixes = useFixes(draft.job, subject.circuit.id, findings);
   const onFix = (fix: Fix) => onCircuit(fix.circuit, `Done: ${fix.label}`);
   const millimetres = (metres: number) => formatQuantity(metres, 'shortLength', units);
+  const bestM = water.window?.recommendedM ?? null;
+  const stands = piece !== undefined && bestM !== null && Math.abs(piece.place.zM - bestM) < SAME_M;
   return (
     <View style={{ gap: 12 }}>
       {pieces.length > 1 ? (
@@ -70,13 +76,34 @@ export function PlacePanel({
         onTake={(id) => fixes.take(id, onFix)}
       />
       {piece?.what === 'float' && water.window ? (
-        <View role="status" aria-live="polite" style={{ gap: 2 }}>
-          <Words kind="strong">
-            {water.window.recommendedM === null
-              ? 'No height serves'
-              : `Best height of its base: ${millimetres(water.window.recommendedM)}`}
-          </Words>
-          <Words>{windowInWords(water, millimetres)}</Words>
+        <View style={{ gap: 6, alignItems: 'flex-start' }}>
+          <View role="status" aria-live="polite" style={{ gap: 2 }}>
+            <Words kind="strong">
+              {bestM === null ? 'No height serves' : `Best height of its base: ${millimetres(bestM)}`}
+            </Words>
+            <Words>{windowInWords(water, millimetres)}</Words>
+            {bestM === null ? null : (
+              <Words>
+                {stands
+                  ? 'It stands there. The green bar beside it shows every height that serves.'
+                  : `It stands at ${millimetres(piece.place.zM)}. The green bar beside it shows every height that serves.`}
+              </Words>
+            )}
+          </View>
+          {bestM === null || stands || !piece.movable ? null : (
+            <BigButton
+              icon="arrow-collapse-vertical"
+              mode={findings.some(({ mayHaveFix }) => mayHaveFix) ? 'outlined' : 'contained'}
+              onPress={() =>
+                onCircuit(
+                  movedPiece(piece, { ...piece.place, zM: bestM }),
+                  `${piece.name} put at ${millimetres(bestM)}`,
+                )
+              }
+            >
+              Put it at the best height
+            </BigButton>
+          )}
         </View>
       ) : null}
       <Labelled label="Water shown">

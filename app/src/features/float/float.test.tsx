@@ -80,6 +80,26 @@ describe('the Float station', () => {
     expect(page.has('Raise the float by 21\u00a0mm')).toBe(false);
   });
 
+  it('puts a float at the best height in one touch, and says when it stands there', async () => {
+    await station(jobOf(alderWren));
+    expect(page.text).toMatch(/It stands at 10.mm\./);
+    await page.press('Put it at the best height');
+    expect(floatOf(page.job)?.zM).toBe(0.031);
+    expect(page.text).toContain('It stands there.');
+    expect(page.has('Put it at the best height')).toBe(false);
+  });
+
+  it.each([
+    ['30.4', true],
+    ['30.6', false],
+    ['31.4', false],
+    ['31.6', true],
+  ])('takes a float at %s mm for one at the best height within half a millimetre', async (height, offered) => {
+    await station(jobOf(alderWren));
+    await page.fill('Base over the pump’s, in mm', height);
+    expect(page.has('Put it at the best height')).toBe(offered);
+  });
+
   it('takes a height to the millimetre, and refuses in place one that is none', async () => {
     await station(jobOf(alderWren));
     await page.fill('Base over the pump’s, in mm', '64');
