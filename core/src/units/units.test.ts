@@ -36,6 +36,46 @@ describe('what is typed into a field', () => {
     expect(base(' 3,6 ', 'length')).toBe(3.6);
   });
 
+  it.each([
+    ['3/4 in', 0.75],
+    ['1 3/4 in', 1.75],
+    ['1-3/4 in', 1.75],
+    ['1¾"', 1.75],
+    ['½ in', 0.5],
+    ['-1 1/2 in', -1.5],
+    ['−2 in', -2],
+    ['2 ft 6 in', 30],
+    ['2\' 6"', 30],
+    ['2’6½″', 30.5],
+    ['2 ft 6 1/2 in', 30.5],
+    ['-2 ft 6 in', -30],
+    ['1.5 ft 3 in', 21],
+  ])('may be a fraction, or feet and inches: %s', (text, inches) => {
+    expect(base(text, 'shortLength')).toBeCloseTo(inches * 0.0254, 12);
+    expect(base(text, 'length')).toBeCloseTo(inches * 0.0254, 12);
+  });
+
+  it('takes a fraction without a unit in that of the system', () => {
+    expect(base('2 1/2', 'shortLength', 'us')).toBeCloseTo(0.0635, 12);
+    expect(base('2 1/2', 'current')).toBe(2.5);
+    expect(base('12/1', 'length')).toBe(12);
+  });
+
+  it.each([
+    ['1/0 in', /"1\/0" is no fraction/],
+    ['2 ft 1/0 in', /"1\/0" is no fraction/],
+    ['2 in 6 ft', /is not a unit of length/],
+    ['2 ft 6', /"ft 6" is not a unit of length/],
+    ['1/ in', /"\/ in" is not a unit/],
+    ['/2', /Type a number/],
+    ['1 2/3/4', /is not a unit/],
+  ])('that is no fraction is answered: %s', (text, message) => expect(base(text, 'shortLength')).toMatch(message));
+
+  it('knows no feet and inches where there are none', () => {
+    expect(base('2 ft 6 in', 'current')).toMatch(/is not a unit of current/);
+    expect(base('2 ft 6 in', 'head')).toMatch(/is not a unit of head/);
+  });
+
   it('that is no number, or in a foreign unit, is answered with what to type', () => {
     expect(base('about five', 'length')).toMatch(/Type a number in m/);
     expect(base('5 kg', 'length')).toMatch(/"kg" is not a unit of length/);
