@@ -1,6 +1,6 @@
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
-import { SeenContext } from './seen';
+import { SeenContext } from '../seen';
 import { listBoats, ServerAway, type StoredBoat } from './api';
 import { browserWorld, DraftStore } from './DraftStore';
 import type { Draft } from './draft';

@@ -1,6 +1,6 @@
 import { useNavigation } from 'expo-router';
 import { memo, useMemo } from 'react';
-import { SeenContext, type Seen } from '../data/seen';
+import { SeenContext, type Seen } from '../seen';
 import { fetchWorkerAhead } from '../data/waterWorker';
 import { lazily, type LazyScreen } from '../ui/lazily';
 

@@ -3,7 +3,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { ScrollView, View } from 'react-native';
 import { Button, Dialog } from 'react-native-paper';
 import { ModalDialog } from './ModalDialog';
-import { SeenContext, type Seen } from '../data/seen';
+import { SeenContext, type Seen } from '../seen';
 import { stylesFor } from './stylesFor';
 import { fonts } from './theme';
 import { Words } from './Words';
