@@ -17,13 +17,13 @@ test('a boat and its circuit are begun by keys alone, and the keys are listed', 
   await page.keyboard.press('Backspace');
   await page.keyboard.press('Tab');
   await page.keyboard.press('n');
-  await page.keyboard.type('Keyed');
+  await page.getByRole('textbox', { name: 'Length of the hull' }).focus();
+  await page.keyboard.type('8');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Keyed' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Boat of 8\sm/ })).toBeVisible();
   await page.keyboard.press('n');
-  await page.keyboard.type('Fore');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Fore' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Bilge pump' })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog').getByText('Undo the last change')).toBeVisible();
   await expect(page.getByRole('dialog').getByText('Add a circuit')).toHaveCount(0);

@@ -159,3 +159,26 @@ test('putting a boat away, and removing a battery, come back by undo', async ({ 
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect.poll(stored).toEqual(job);
 });
+
+test('a boat is added by its length alone, and what is no length is refused in place', async ({ page, request }) => {
+  await open(page, '/', 'Yard');
+  await page.getByRole('button', { name: 'Add a boat' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Add a boat' });
+  const length = dialog.getByLabel('Length of the hull');
+  await length.fill('long');
+  await dialog.getByRole('button', { name: 'Add' }).click();
+  await expect(dialog.getByText(/Type a number in m/)).toBeVisible();
+  await length.fill('900');
+  await expect(dialog.getByText(/Hull length/)).toBeVisible();
+  await dialog.getByRole('radio', { name: '10', exact: true }).click();
+  await expect(length).toHaveValue('10');
+  await dialog.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByRole('heading', { name: /^Boat of 10\sm/ })).toBeVisible();
+  const id = /boat\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  await expect
+    .poll(async () => {
+      const answer = await request.get(`/api/boats/${id}`);
+      return answer.ok() ? (await storedBoat(request, id)).job.boat.hullLengthM : null;
+    })
+    .toBe(10);
+});

@@ -2,20 +2,28 @@ import { createFocusTrap } from 'focus-trap';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { StyleSheet, View } from 'react-native';
-import { Dialog, Portal } from 'react-native-paper';
+import { Button, Dialog, Portal } from 'react-native-paper';
 
 const styles = StyleSheet.create({
   dialog: { maxWidth: 480, width: '92%', alignSelf: 'center' },
+  content: { gap: 12 },
+  button: { minHeight: 48 },
+  main: { minHeight: 48, paddingHorizontal: 12 },
   within: { flexShrink: 1, outlineWidth: 0 },
 });
 
 /** What lies over the page until it is answered: the keyboard stays in it, Escape closes it, and then goes back where it was. */
 export function ModalDialog({
   title,
+  action,
+  onAction,
   onClose,
   children,
 }: {
   readonly title: string;
+  /** What is done by answering, beside going back; without it the children close it. */
+  readonly action?: string;
+  readonly onAction?: () => void;
   readonly onClose: () => void;
   readonly children: ReactNode;
 }) {
@@ -39,7 +47,21 @@ export function ModalDialog({
       <Dialog visible onDismiss={onClose} style={styles.dialog}>
         <View ref={host} role="dialog" aria-modal aria-label={title} tabIndex={-1} style={styles.within}>
           <Dialog.Title>{title}</Dialog.Title>
-          {children}
+          {action === undefined ? (
+            children
+          ) : (
+            <>
+              <Dialog.Content style={styles.content}>{children}</Dialog.Content>
+              <Dialog.Actions>
+                <Button onPress={onClose} contentStyle={styles.button}>
+                  Cancel
+                </Button>
+                <Button mode="contained" onPress={onAction} contentStyle={styles.main}>
+                  {action}
+                </Button>
+              </Dialog.Actions>
+            </>
+          )}
         </View>
       </Dialog>
     </Portal>

@@ -1,11 +1,15 @@
 import { JOB_FORMAT, JOB_VERSION, type Circuit, type Job } from './schema';
 
 /** A boat with one battery and no circuits yet. Ids are made by the caller. */
-export function newJob(ids: { readonly boatId: string; readonly batteryId: string }, name: string): Job {
+export function newJob(
+  ids: { readonly boatId: string; readonly batteryId: string },
+  name: string,
+  hullLengthM?: number,
+): Job {
   return {
     format: JOB_FORMAT,
     version: JOB_VERSION,
-    boat: { id: ids.boatId, name },
+    boat: { id: ids.boatId, name, ...(hullLengthM === undefined ? {} : { hullLengthM }) },
     batteries: [{ id: ids.batteryId, name: 'House battery' }],
     circuits: [],
   };
@@ -21,4 +25,12 @@ export function newCircuit(id: string, name: string, scheme: string, batteryId: 
     legs: { sourceToPanel: {}, panelToBilge: {}, bilgeToNegative: {} },
     pump: {},
   };
+}
+
+/** A name that none has yet: as it is wanted, or with the first number from 2 that is free. */
+export function freeName(wanted: string, taken: readonly string[]): string {
+  if (!taken.includes(wanted)) return wanted;
+  let number = 2;
+  while (taken.includes(`${wanted} ${number}`)) number += 1;
+  return `${wanted} ${number}`;
 }

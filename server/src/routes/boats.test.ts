@@ -13,6 +13,9 @@ import { connect } from '../db/connect';
 import { boats, revisions, type RowJob } from '../db/schema';
 import { app, boat, connection, create, put, renamed } from './boatsApi.fixture';
 
+/** So many random bodies are sent; a drill sends more. */
+const BODIES = Math.round(2500 * Number(process.env['SHARE_OF_RUNS'] ?? 1));
+
 describe('a boat', () => {
   it('is added, read back, listed and removed', async () => {
     const job = boat();
@@ -136,7 +139,7 @@ describe('a bad request', () => {
     expect((await request(app).get(`/api/boats/${randomUUID()}`).expect(404)).body.code).toBe('no-such-boat');
   });
 
-  it('never ends in a server error in ten thousand random bodies', async () => {
+  it('never ends in a server error in thousands of random bodies', async () => {
     const job = boat();
     await create(job);
     const server = app.listen(0, '127.0.0.1');
@@ -165,12 +168,12 @@ describe('a bad request', () => {
         expect(answer.status).toBeLessThan(500);
         expect(answered).not.toMatch(/node_modules|\n\s+at /);
       }),
-      { numRuns: 10_000 },
+      { numRuns: BODIES },
     );
     server.close();
     server.closeAllConnections();
-    expect(statuses.get(400)).toBeGreaterThan(5000);
-  });
+    expect(statuses.get(400)).toBeGreaterThan(BODIES / 2);
+  }, 900_000);
 });
 
 describe('the versions of a boat', () => {

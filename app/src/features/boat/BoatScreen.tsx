@@ -1,5 +1,5 @@
 import type { Assessment } from '@harbor-latch/core/assess/assessed';
-import { newCircuit } from '@harbor-latch/core/job/index';
+import { freeName, newCircuit } from '@harbor-latch/core/job/index';
 import { conductorList } from '@harbor-latch/core/documents/conductorList';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -91,6 +91,10 @@ function Boat({ draft }: { readonly draft: Draft }) {
         <NameDialog
           title="Add a circuit"
           label="Name of the circuit"
+          suggested={freeName(
+            'Bilge pump',
+            job.circuits.map(({ name }) => name),
+          )}
           action="Add"
           onName={addCircuit}
           onClose={() => setNaming(false)}

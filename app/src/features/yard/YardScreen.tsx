@@ -7,7 +7,6 @@ import { useDrafts, useYard } from '../../data/boats';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
-import { NameDialog } from '../../ui/NameDialog';
 import { Notice } from '../../ui/Notice';
 import { Screen } from '../../ui/Screen';
 import { useShortcut } from '../../ui/Shortcuts';
@@ -16,6 +15,7 @@ import { Words } from '../../ui/Words';
 import { BoatCard } from './BoatCard';
 import { FindBar } from './FindBar';
 import { foundIn, type Finding } from './find';
+import { NewBoatDialog, type NewBoat } from './NewBoatDialog';
 import { ImportNotice, useImport } from './useImport';
 
 /** All boats, and the way to add one. */
@@ -31,8 +31,8 @@ export function YardScreen() {
   const put = yard.boats.filter(({ job }) => job.boat.archived).length;
   const importing = useImport();
   useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming(true));
-  const add = (name: string) => {
-    const job: Job = newJob({ boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() }, name);
+  const add = ({ name, hullLengthM }: NewBoat) => {
+    const job: Job = newJob({ boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() }, name, hullLengthM);
     drafts.add(job);
     setNaming(false);
     router.navigate(`/boat/${job.boat.id}`);
@@ -100,11 +100,9 @@ export function YardScreen() {
         <BoatCard key={draft.id} draft={draft} summary={lines.get(draft.id)} />
       ))}
       {naming ? (
-        <NameDialog
-          title="Add a boat"
-          label="Name of the boat"
-          action="Add"
-          onName={add}
+        <NewBoatDialog
+          taken={yard.boats.map(({ job }) => job.boat.name)}
+          onBoat={add}
           onClose={() => setNaming(false)}
         />
       ) : null}

@@ -1,0 +1,85 @@
+import { freeName, jobFields } from '@harbor-latch/core/job/index';
+import { formatQuantity, parseQuantity, shownUnit, type UnitSystem } from '@harbor-latch/core/units/index';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm, useWatch } from 'react-hook-form';
+import { z } from 'zod';
+import { useUnits } from '../../data/settings';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { DialogField } from '../../ui/DialogField';
+import { ModalDialog } from '../../ui/ModalDialog';
+import { Words } from '../../ui/Words';
+
+/** Usual lengths, in the unit that hulls are given in. */
+const LENGTHS: Readonly<Record<UnitSystem, readonly string[]>> = {
+  metric: ['4', '6', '8', '10', '12', '15'],
+  us: ['14', '20', '26', '32', '40', '50'],
+};
+
+/** The length as typed, m; undefined where nothing is, or what is wrong with it. */
+function lengthOf(typed: string, units: UnitSystem): { readonly lengthM?: number } | { readonly wrong: string } {
+  if (typed.trim() === '') return {};
+  const parsed = parseQuantity(typed, 'length', units);
+  if (!parsed.ok) return { wrong: parsed.message };
+  const read = jobFields.hullLengthM.safeParse(parsed.base);
+  return read.success ? { lengthM: read.data } : { wrong: read.error.issues[0]?.message ?? '' };
+}
+
+export interface NewBoat {
+  readonly name: string;
+  readonly hullLengthM?: number;
+}
+
+/** Asks how long a new boat is, which the guesses about her water go by, and what she is called; both may be left out. */
+export function NewBoatDialog({
+  taken,
+  onBoat,
+  onClose,
+}: {
+  /** Names of the boats in the yard. */
+  readonly taken: readonly string[];
+  readonly onBoat: (boat: NewBoat) => void;
+  readonly onClose: () => void;
+}) {
+  const units = useUnits();
+  const named = (lengthM?: number) =>
+    freeName(lengthM === undefined ? 'Boat' : `Boat of ${formatQuantity(lengthM, 'length', units, 1)}`, taken);
+  const length = z.string().transform((typed, context) => {
+    const read = lengthOf(typed, units);
+    if (!('wrong' in read)) return read.lengthM;
+    context.addIssue({ code: 'custom', message: read.wrong });
+    return z.NEVER;
+  });
+  const { control, handleSubmit, setValue } = useForm({
+    resolver: zodResolver(z.object({ length, name: z.literal('').or(jobFields.name) })),
+    defaultValues: { length: '', name: '' },
+  });
+  const typed = useWatch({ control, name: 'length' });
+  const read = lengthOf(typed, units);
+  const suggested = named('wrong' in read ? undefined : read.lengthM);
+  const submit = () =>
+    void handleSubmit(({ length: hullLengthM, name }) =>
+      onBoat({ name: name === '' ? suggested : name, ...(hullLengthM === undefined ? {} : { hullLengthM }) }),
+    )();
+  return (
+    <ModalDialog title="Add a boat" action="Add" onAction={submit} onClose={onClose}>
+      <Words kind="small" muted>
+        {`How long is she, in ${shownUnit('length', units).symbol}? Guesses about her water go by it until they are measured.`}
+      </Words>
+      <ChoiceRow
+        label="Usual lengths"
+        value={typed}
+        choices={LENGTHS[units].map((value) => ({ value, label: value }))}
+        onChoose={(value) => setValue('length', value, { shouldValidate: true })}
+      />
+      <DialogField
+        control={control}
+        name="length"
+        label="Length of the hull"
+        hint="May be left out"
+        onSubmit={submit}
+        autoFocus={matchMedia('(pointer: fine)').matches}
+      />
+      <DialogField control={control} name="name" label="Name of the boat" hint={suggested} onSubmit={submit} />
+    </ModalDialog>
+  );
+}
