@@ -1,4 +1,14 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ScrollView, View } from 'react-native';
 import { Button, Dialog } from 'react-native-paper';
@@ -72,13 +82,19 @@ const everywhere = [
 
 /** Keeps the list of the shortcuts that exist on the page that is seen, and shows it. */
 export function ShortcutsProvider({ children }: { readonly children: ReactNode }) {
-  // Nothing is shown anew for what only the list tells.
+  // Nothing is shown anew for what only the list tells, unless it is open.
   const [listed] = useState(() => new Set<Listed>());
   const [open, setOpen] = useState(false);
+  const [, changed] = useReducer((times: number) => times + 1, 0);
+  const shown = useRef(open);
+  useEffect(() => {
+    shown.current = open;
+  }, [open]);
   const shortcuts = useMemo(
     () => ({
       list: (shortcut: Listed) => {
         listed.add(shortcut);
+        if (shown.current) changed();
         return () => void listed.delete(shortcut);
       },
       show: () => setOpen(true),
