@@ -1,7 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Standing } from '@harbor-latch/core/assess/standing';
-import { memo } from 'react';
-import { View } from 'react-native';
+import { memo, type ReactNode } from 'react';
+import { View, type StyleProp, type ViewStyle } from 'react-native';
 import { Icon, type IconName } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { roving } from '../../ui/roving';
@@ -59,25 +59,36 @@ interface TabProps {
   readonly onGo: (station: Station) => void;
 }
 
-const BarTab = memo(function BarTab({ look, taken, mark, onGo }: TabProps) {
+const BarTab = memo(function BarTab(props: TabProps) {
   const palette = usePalette();
   const styles = useBar();
-  const ink = taken ? palette.accent : palette.text;
+  const ink = props.taken ? palette.accent : palette.text;
   return (
-    <PressRow
-      role="tab"
-      selected={taken}
-      label={look.name}
-      onPress={() => onGo(look.key)}
-      style={taken ? styles.taken : styles.tab}
-    >
-      <StationIcon icon={look.icon} ink={ink} mark={mark} />
+    <Tab {...props} style={props.taken ? styles.taken : styles.tab}>
       <Words kind="small" color={ink} style={styles.name}>
-        {look.name}
+        {props.look.name}
       </Words>
-    </PressRow>
+    </Tab>
   );
 });
+
+/** A station's icon and mark, and its name after it. */
+function Tab({
+  look,
+  taken,
+  mark,
+  onGo,
+  style,
+  children,
+}: TabProps & { readonly style: StyleProp<ViewStyle>; readonly children: ReactNode }) {
+  const palette = usePalette();
+  return (
+    <PressRow role="tab" selected={taken} label={look.name} onPress={() => onGo(look.key)} style={style}>
+      <StationIcon icon={look.icon} ink={taken ? palette.accent : palette.text} mark={mark} />
+      {children}
+    </PressRow>
+  );
+}
 
 /** The stations at the left of a wide page. */
 export function StationRail({ station, assessed, onGo }: StationsProps) {
@@ -103,26 +114,24 @@ export function StationRail({ station, assessed, onGo }: StationsProps) {
   );
 }
 
-const RailTab = memo(function RailTab({ look, taken, mark, onGo }: TabProps) {
-  const palette = usePalette();
+const useRail = stylesFor(({ accentSoft, surface }) => {
+  const tab = {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 18,
+    paddingHorizontal: 12,
+    borderRadius: 10,
+    backgroundColor: surface,
+  } as const;
+  return { tab, taken: { ...tab, backgroundColor: accentSoft }, name: { fontFamily: fonts.medium } } as const;
+});
+
+const RailTab = memo(function RailTab(props: TabProps) {
+  const styles = useRail();
   return (
-    <PressRow
-      role="tab"
-      selected={taken}
-      label={look.name}
-      onPress={() => onGo(look.key)}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 18,
-        paddingHorizontal: 12,
-        borderRadius: 10,
-        backgroundColor: taken ? palette.accentSoft : palette.surface,
-      }}
-    >
-      <StationIcon icon={look.icon} ink={taken ? palette.accent : palette.text} mark={mark} />
-      <Words style={{ fontFamily: fonts.medium }}>{look.name}</Words>
-    </PressRow>
+    <Tab {...props} style={props.taken ? styles.taken : styles.tab}>
+      <Words style={styles.name}>{props.look.name}</Words>
+    </Tab>
   );
 });
 
