@@ -12,6 +12,7 @@ import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
 import type { TerminalTouch } from '../../drawing/live';
+import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { ToolTabs } from '../../ui/ToolTabs';
@@ -41,9 +42,7 @@ const tools: readonly { readonly key: Tool; readonly name: string }[] = [
 export interface BenchStationProps {
   readonly job: Job;
   readonly assessed: Known;
-  /** Width for the drawing, px, and whether the tools stand beside it. */
-  readonly width: number;
-  readonly beside: boolean;
+  readonly room: Room;
   readonly onCircuit: (circuit: Circuit, said: string) => void;
 }
 
@@ -58,8 +57,7 @@ export function BenchStation(props: BenchStationProps) {
 function OnBench({
   job,
   assessed,
-  width,
-  beside,
+  room,
   onCircuit,
   battery,
   bench,
@@ -110,7 +108,7 @@ function OnBench({
   const drawing = (
     <BandDrawing
       diagram={diagram}
-      width={width}
+      width={Math.min(560, room.drawingWidth)}
       selected={step.kind === 'move' && tool === 'rewire' ? step.wire : selected}
       onSelect={select}
       live={live}
@@ -169,13 +167,13 @@ function OnBench({
     </View>
   );
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };
-  if (beside) {
+  if (room.beside) {
     return (
       <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
         <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
           {drawing}
         </ScrollView>
-        <View style={{ width: 480, ...surface, borderLeftWidth: 1 }}>
+        <View style={{ width: room.toolsWidth, ...surface, borderLeftWidth: 1 }}>
           <View style={{ padding: 14, gap: 8 }}>
             <Readout bench={bench} plan={wired} />
           </View>

@@ -1,6 +1,7 @@
 import { assess } from '@harbor-latch/core/assess/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import { boatId, boatWith, Page, storeWith } from '../../testing/page.fixture';
+import { roomOf } from '../../ui/room';
 import { BenchStation } from './BenchStation';
 
 let page: Page;
@@ -14,7 +15,7 @@ function bench(change: Partial<Circuit> & { readonly id: string }): Page {
     const [assessed] = assess(job);
     if (!assessed || assessed.status === 'incomplete') throw new Error('not known');
     const keep = (circuit: Circuit) => store.replace(boatId, { ...job, circuits: [circuit] });
-    return <BenchStation job={job} assessed={assessed} width={390} beside={false} onCircuit={keep} />;
+    return <BenchStation job={job} assessed={assessed} room={roomOf(390, 844)} onCircuit={keep} />;
   });
 }
 

@@ -2,8 +2,8 @@ import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { withIdea } from '@harbor-latch/core/assess/withIdea';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
-import { useLocalSearchParams, useRouter } from 'expo-router';
-import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useLocalSearchParams } from 'expo-router';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useAssessment } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
@@ -15,30 +15,27 @@ import { circuitDiagram } from '../../drawing/circuitDiagram';
 import { svgText } from '../../drawing/svgText';
 import { Kept, useKept } from '../../ui/Kept';
 import { useSay } from '../../ui/Said';
+import { roomOf } from '../../ui/room';
 import { Screen } from '../../ui/Screen';
 import { undoKey, useShortcut, type Shortcut } from '../../ui/Shortcuts';
 import { ToolButton } from '../../ui/ToolButton';
 import { useStable } from '../../ui/useStable';
-import { whenIdle } from '../../ui/whenIdle';
 import { Absent } from '../../saving/Absent';
 import { SaveStatus } from '../../saving/SaveStatus';
 import { StationFrame } from './StationFrame';
 import type { AtStation, Station } from './atStation';
-import { StationBar, StationRail } from './StationBar';
+import { steps } from './places';
+import { PlaceBar, StationRail } from './StationBar';
 import { stationNamed, stations, type StationEntry } from './stations';
+import { useStation, useStationsKept } from './useStation';
 
-const WIDE = 1000;
-/** So long a page that was just opened has the machine to itself, ms. */
-const AFTER_PAINT_MS = 150;
-
-/** A digit for each place, in their order. */
-function placeKeys(places: readonly StationEntry[]): Shortcut {
-  return {
-    keys: places.map((_, index) => index + 1).join(),
-    shown: `1 to ${places.length}`,
-    does: places.map(({ name }) => name).join(', '),
-  };
-}
+/** A digit for each step, in their order. */
+const stepKeys: Shortcut = {
+  keys: steps.map((_, index) => index + 1).join(),
+  shown: `1 to ${steps.length}`,
+  does: steps.map(({ name }) => name).join(', '),
+};
+const drawingKey: Shortcut = { keys: 'd', shown: 'D', does: 'The drawing' };
 
 /** A circuit at its stations: one after the other on a phone, side by side where there is room. */
 export function CircuitScreen() {
@@ -81,9 +78,10 @@ function Circuit({
   const say = useSay();
   const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
-  const { station, go } = useStation(addressed);
-  const wide = width >= WIDE;
-  const shown = station === 'drawing' && wide ? 'size' : station;
+  const { station, last, go, goTo } = useStation(addressed);
+  const room = useMemo(() => roomOf(width, height), [width, height]);
+  const wide = room.layout === 'wide';
+  const shown = station === 'drawing' && wide ? last : station;
   const kept = useStationsKept(shown, wide);
   const [steady, setSteady] = useState(draft);
   if (steady !== draft && !sameToStations(steady, draft)) setSteady(draft);
@@ -107,9 +105,7 @@ function Circuit({
       all,
       current,
       failed,
-      wide,
-      width,
-      height,
+      room,
       selected,
       onSelect: setSelected,
       onCircuit: (changed: JobCircuit, said: string) => onJob(withIdea(job, { label: said, circuit: changed }), said),
@@ -117,14 +113,16 @@ function Circuit({
       onFix: (fix: Fix) => onJob(withIdea(job, fix), `Done: ${fix.label}`),
       onGo: go,
     };
-  }, [steady, index, assessed, all, current, failed, wide, width, height, selected, drafts, say, go]);
+  }, [steady, index, assessed, all, current, failed, room, selected, drafts, say, go]);
   const undo = useStable(() => drafts.undo(draft.id));
   useShortcut(undoKey, undo);
-  const places = stations.filter(({ onRail }) => onRail || !wide);
-  useShortcut(placeKeys(places), (key) => {
-    const place = places[Number(key) - 1];
-    if (place) go(place.key);
+  useShortcut(stepKeys, (key) => {
+    const step = steps[Number(key) - 1];
+    if (step) go(step.key);
   });
+  const drawn = station === 'drawing' && !wide;
+  const draw = useStable(() => go(drawn ? last : 'drawing'));
+  useShortcut(drawingKey, wide ? () => undefined : draw);
   const drawingFile = useStable(() => {
     if (!circuit || !assessed) return;
     const title = `${draft.job.boat.name}, ${circuit.name}`;
@@ -140,13 +138,26 @@ function Circuit({
       actions={
         <>
           <ToolButton icon="undo" label="Undo the last change" disabled={draft.past.length === 0} onPress={undo} />
-          <ToolButton icon="file-image-outline" label="Export the drawing" onPress={drawingFile} />
+          {wide || drawn ? (
+            <ToolButton icon="file-image-outline" label="Export the drawing" onPress={drawingFile} />
+          ) : null}
+          {wide ? null : (
+            <ToolButton
+              icon={drawn ? 'close' : 'transit-connection-variant'}
+              label={drawn ? 'Close the drawing' : 'Drawing'}
+              onPress={draw}
+            />
+          )}
         </>
       }
-      footer={wide ? undefined : <StationBar station={station} assessed={assessed} onGo={at.onGo} />}
+      footer={
+        room.layout === 'phone' ? <PlaceBar station={shown} assessed={assessed} onGo={go} onPlace={goTo} /> : undefined
+      }
     >
       <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-        {wide ? <StationRail station={shown} assessed={assessed} onGo={at.onGo} /> : null}
+        {room.layout === 'phone' ? null : (
+          <StationRail station={shown} assessed={assessed} width={room.railWidth} onGo={go} />
+        )}
         <View style={{ flex: 1, minWidth: 0 }}>
           {stations
             .filter(({ key }) => key === shown || kept.has(key))
@@ -177,40 +188,4 @@ function KeptStation({
       <StationFrame entry={entry} at={followed} />
     </Kept>
   );
-}
-
-/** The station shown: a tap shows it at once, and the address follows when nothing else is to be done. */
-function useStation(addressed: Station) {
-  const router = useRouter();
-  const [shown, setShown] = useState({ station: addressed, addressed });
-  // An address that was changed elsewhere, as by the way back, leads.
-  if (shown.addressed !== addressed) setShown({ station: addressed, addressed });
-  const { station } = shown;
-  useEffect(
-    () => (station === addressed ? undefined : whenIdle(() => router.setParams({ station }))),
-    [station, addressed, router],
-  );
-  const go = useCallback((to: Station) => setShown((now) => ({ ...now, station: to })), []);
-  return { station, go };
-}
-
-/** Stations that are ready to be shown: those seen, and the others one after the other while nothing else is to be done. */
-function useStationsKept(shown: Station, wide: boolean): ReadonlySet<Station> {
-  const [kept, setKept] = useState<ReadonlySet<Station>>(new Set([shown]));
-  if (!kept.has(shown)) setKept(new Set([...kept, shown]));
-  useEffect(() => {
-    const next = stations.find(({ key, onRail }) => !kept.has(key) && (onRail || !wide));
-    if (!next) return undefined;
-    // What was asked for is painted first.
-    let stop = (): void => undefined;
-    const timer = setTimeout(() => {
-      // A tap in the middle of it goes first.
-      stop = whenIdle(() => startTransition(() => setKept(new Set([...kept, next.key]))));
-    }, AFTER_PAINT_MS);
-    return () => {
-      clearTimeout(timer);
-      stop();
-    };
-  }, [kept, wide]);
-  return kept;
 }

@@ -10,14 +10,14 @@ import { Inspector } from './Inspector';
 import type { AtStation } from './atStation';
 
 /** The drawing on a phone, with what was touched in words under it. */
-export function DrawingStation({ draft, assessed, width, selected, onSelect, onGo }: AtStation) {
+export function DrawingStation({ draft, assessed, room, selected, onSelect, onGo }: AtStation) {
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
       <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingBottom: 16 }}>
         <CircuitDrawing
           draft={draft}
           assessed={assessed}
-          width={Math.min(width, 560)}
+          width={Math.min(room.drawingWidth, 560)}
           selected={selected}
           onSelect={onSelect}
         />

@@ -17,7 +17,7 @@ export const StationFrame = memo(function StationFrame({
   readonly entry: StationEntry;
   readonly at: AtStation;
 }) {
-  const { assessed, current, failed, draft, wide, width, selected, onSelect, onGo } = at;
+  const { assessed, current, failed, draft, room, selected, onSelect, onGo } = at;
   const waits = entry.needsSized && assessed.status === 'incomplete';
   const content = (
     <Marked busy={!current && !failed} faded={entry.key !== 'survey'}>
@@ -32,7 +32,7 @@ export const StationFrame = memo(function StationFrame({
   );
   if (entry.frame === 'own')
     return <View style={{ flex: 1, minHeight: 0, ...(waits ? { padding: 12 } : {}) }}>{content}</View>;
-  if (!wide)
+  if (room.layout !== 'wide')
     return (
       <Page narrow>
         <SaveNotices draft={draft} />
@@ -45,7 +45,7 @@ export const StationFrame = memo(function StationFrame({
         <CircuitDrawing
           draft={draft}
           assessed={assessed}
-          width={Math.min(560, width - 200 - 480)}
+          width={Math.min(560, room.drawingWidth - 20)}
           selected={selected}
           onSelect={onSelect}
         />

@@ -2,6 +2,10 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import type { Draft } from '../../data/draft';
+import type { Room } from '../../ui/room';
+
+/** Where a station stands at the thumb. */
+export type PlaceKey = 'plan' | 'bench';
 
 export type Station = 'survey' | 'size' | 'float' | 'bench' | 'drawing';
 
@@ -15,9 +19,7 @@ export interface AtStation {
   readonly current: boolean;
   /** Whether the circuit as it now is could not be assessed. */
   readonly failed: boolean;
-  readonly wide: boolean;
-  readonly width: number;
-  readonly height: number;
+  readonly room: Room;
   /** Conductor or part chosen in the drawing. */
   readonly selected: string | null;
   readonly onSelect: (id: string | null) => void;

@@ -1,27 +1,33 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import { standingOf, type Standing } from '@harbor-latch/core/assess/standing';
-import { worstSeverity } from '@harbor-latch/core/findings/finding';
+import { standingBy, type Standing } from '@harbor-latch/core/assess/standing';
+import type { Finding } from '@harbor-latch/core/findings/finding';
 import type { ReactNode } from 'react';
 import type { IconName } from '../../ui/Icon';
 import { BenchStation } from '../bench/BenchStation';
 import { FloatStation } from '../float/FloatStation';
 import { SizeStation } from '../size/SizeStation';
 import { SurveyStation } from '../survey/SurveyStation';
-import type { AtStation, Station } from './atStation';
+import type { AtStation, PlaceKey, Station } from './atStation';
 import { DrawingStation } from './DrawingStation';
+
+/** How a station stands: its mark, and what it still lacks. */
+export interface Stands {
+  readonly standing: Standing;
+  readonly words: string;
+}
 
 export interface StationEntry {
   readonly key: Station;
   readonly name: string;
   readonly icon: IconName;
-  /** Whether it stands in the rail of a wide page; the drawing is part of other stations there. */
-  readonly onRail: boolean;
+  /** The place it is a step of; null for the drawing, which every station can open and which is part of them on a wide page. */
+  readonly place: PlaceKey | null;
   /** Whether it waits until the survey has what sizing needs. */
   readonly needsSized: boolean;
   /** A page that scrolls, the drawing beside it where there is room; or a station that fills its room by itself. */
   readonly frame: 'page' | 'own';
-  /** What is marked at its name: something to do there. */
-  readonly mark: (assessed: AssessedCircuit) => Standing | null;
+  /** How it stands, said at its name; null where there is nothing to say. */
+  readonly stands: (assessed: AssessedCircuit) => Stands | null;
   readonly show: (at: AtStation) => ReactNode;
 }
 
@@ -33,23 +39,20 @@ export const stations: readonly StationEntry[] = [
     key: 'survey',
     name: 'Survey',
     icon: 'tape-measure',
-    onRail: true,
+    place: 'plan',
     needsSized: false,
     frame: 'page',
-    mark: (assessed) => (assessed.status === 'incomplete' && assessed.needs.length > 0 ? 'incomplete' : null),
+    stands: surveyStands,
     show: ({ draft, index, assessed }) => <SurveyStation draft={draft} index={index} assessed={assessed} />,
   },
   {
     key: 'size',
     name: 'Size',
     icon: 'scale-balance',
-    onRail: true,
+    place: 'plan',
     needsSized: true,
     frame: 'page',
-    mark: (assessed) => {
-      const standing = standingOf(assessed);
-      return standing === 'stop' || standing === 'caution' ? standing : null;
-    },
+    stands: (assessed) => stands(assessed, ({ topic }) => topic !== 'water'),
     show: ({ draft, assessed, selected, onSelect, onCircuit, onFix, onGo }) => (
       <SizeStation
         job={draft.job}
@@ -66,59 +69,68 @@ export const stations: readonly StationEntry[] = [
     key: 'float',
     name: 'Float',
     icon: 'waves-arrow-up',
-    onRail: true,
+    place: 'plan',
     needsSized: true,
     frame: 'own',
-    mark: waterMark,
-    show: ({ draft, assessed, all, wide, width, height, onCircuit, onJob }) => (
-      <FloatStation
-        draft={draft}
-        assessed={assessed}
-        all={all}
-        width={wide ? width - 180 - 480 : width}
-        height={height}
-        beside={wide}
-        onCircuit={onCircuit}
-        onJob={onJob}
-      />
+    stands: waterStands,
+    show: ({ draft, assessed, all, room, onCircuit, onJob }) => (
+      <FloatStation draft={draft} assessed={assessed} all={all} room={room} onCircuit={onCircuit} onJob={onJob} />
     ),
   },
   {
     key: 'bench',
     name: 'Bench',
     icon: 'flash-outline',
-    onRail: true,
+    place: 'bench',
     needsSized: true,
     frame: 'own',
-    mark: nothing,
-    show: ({ draft, assessed, wide, width, onCircuit }) =>
+    stands: nothing,
+    show: ({ draft, assessed, room, onCircuit }) =>
       assessed.status === 'incomplete' ? null : (
-        <BenchStation
-          job={draft.job}
-          assessed={assessed}
-          width={wide ? Math.min(560, width - 180 - 480) : Math.min(width, 560)}
-          beside={wide}
-          onCircuit={onCircuit}
-        />
+        <BenchStation job={draft.job} assessed={assessed} room={room} onCircuit={onCircuit} />
       ),
   },
   {
     key: 'drawing',
     name: 'Drawing',
     icon: 'transit-connection-variant',
-    onRail: false,
+    place: null,
     needsSized: false,
     frame: 'own',
-    mark: nothing,
+    stands: nothing,
     show: (at) => <DrawingStation {...at} />,
   },
 ];
 
-/** The worst that is found of where pump and float stand. */
-function waterMark(assessed: AssessedCircuit): Standing | null {
-  if (assessed.status === 'incomplete') return null;
-  const worst = worstSeverity(assessed.findings.filter(({ topic }) => topic === 'water'));
-  return worst === 'note' ? null : worst;
+function surveyStands(assessed: AssessedCircuit): Stands | null {
+  if (assessed.status !== 'incomplete') return { standing: 'good', words: 'Enough' };
+  const { length } = assessed.needs;
+  return length === 0 ? null : { standing: 'incomplete', words: `${length} needed` };
+}
+
+/** How a sized circuit stands by those findings that are a station's. */
+function stands(assessed: AssessedCircuit, own: (finding: Finding) => boolean): Stands | null {
+  if (assessed.status === 'incomplete')
+    return assessed.needs.length === 0 ? null : { standing: 'incomplete', words: 'Waits' };
+  const found = assessed.findings.filter(own);
+  const standing = standingBy(found);
+  const count = found.filter(({ severity }) => severity === standing).length;
+  switch (standing) {
+    case 'stop':
+      return { standing, words: count === 1 ? '1 stop' : `${count} stops` };
+    case 'caution':
+      return { standing, words: count === 1 ? '1 caution' : `${count} cautions` };
+    case 'good':
+      return { standing, words: 'Good' };
+    default:
+      return standing satisfies never;
+  }
+}
+
+function waterStands(assessed: AssessedCircuit): Stands | null {
+  if (assessed.status !== 'incomplete' && assessed.circuit.water === undefined)
+    return { standing: 'incomplete', words: 'No well yet' };
+  return stands(assessed, ({ topic }) => topic === 'water');
 }
 
 /** A station by the name in an address; the survey for any other. */

@@ -35,7 +35,9 @@ export function FloatStation(props: FloatStationProps) {
 }
 
 function InWell(props: FloatStationProps) {
-  const { draft, assessed, all, width, height, beside, onCircuit } = props;
+  const { draft, assessed, all, room, onCircuit } = props;
+  const { beside, height, drawingWidth, toolsWidth } = room;
+  const chartWidth = toolsWidth - (beside ? 30 : 24);
   const palette = usePalette();
   const { job } = draft;
   const { circuit } = assessed;
@@ -76,7 +78,7 @@ function InWell(props: FloatStationProps) {
       : piece?.what === 'float'
         ? atPump(piece.place.zM + (filled === 'off' ? piece.offM : piece.onM))
         : 0.05;
-  const sectionHeight = beside ? Math.max(320, height - 150) : Math.min(260, Math.max(190, height * 0.27));
+  const sectionHeight = beside ? Math.max(180, height - 150) : Math.min(260, Math.max(190, height * 0.27));
   const section = (
     <View style={{ alignItems: 'center' }}>
       <SectionAt
@@ -86,7 +88,7 @@ function InWell(props: FloatStationProps) {
         pose={pose}
         cut={cut}
         zoom={zoom}
-        width={width}
+        width={drawingWidth}
         height={sectionHeight}
         pieces={pieces}
         chosen={piece?.id ?? ''}
@@ -159,13 +161,13 @@ function InWell(props: FloatStationProps) {
           all={all}
           wellId={wellId}
           poseId={pose.id}
-          width={beside ? 450 : width - 24}
+          width={chartWidth}
           onMoment={moments.show}
           onCircuit={onCircuit}
         />
       ) : null}
       {tool === 'runs' ? <RunsPanel job={job} all={all} wellId={wellId} onCircuit={onCircuit} /> : null}
-      {tool === 'hose' ? <HosePanel {...props} width={beside ? 450 : width - 24} /> : null}
+      {tool === 'hose' ? <HosePanel {...props} width={chartWidth} /> : null}
     </View>
   );
   const head = (
@@ -180,7 +182,7 @@ function InWell(props: FloatStationProps) {
         <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
           {section}
         </ScrollView>
-        <View style={{ width: 480, ...surface, borderLeftWidth: 1 }}>
+        <View style={{ width: toolsWidth, ...surface, borderLeftWidth: 1 }}>
           {head}
           <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 14, paddingBottom: 40 }}>
             {panel}

@@ -6,6 +6,7 @@ import lowSamphire from '../../../../examples/low-samphire.json';
 import type { Settings } from '../../data/settings';
 import { boatId, boatWith, Page, storeWith } from '../../testing/page.fixture';
 import { waterWork } from '../../workers/waterWork';
+import { roomOf } from '../../ui/room';
 import { FloatStation } from './FloatStation';
 import { daysInWords, runStanding, timeInWords } from './verdictWords';
 
@@ -49,9 +50,7 @@ async function station(job: Job, settings: Partial<Settings> = {}): Promise<Page
         draft={draft}
         assessed={assessed}
         all={all}
-        width={390}
-        height={800}
-        beside={false}
+        room={roomOf(390, 800)}
         onCircuit={(circuit) =>
           store.replace(boatId, {
             ...draft.job,
