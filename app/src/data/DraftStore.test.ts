@@ -1,4 +1,5 @@
 import { newCircuit, newJob, type Job } from '@harbor-latch/core/job/index';
+import { typicalWell } from '@harbor-latch/core/water/index';
 import { ServerAway, ServerProblem, type StoredBoat } from './api';
 import { DraftStore, type DraftWorld } from './DraftStore';
 
@@ -161,6 +162,24 @@ describe('what was typed', () => {
     expect(draftIn(store)?.job).toBe(job);
     await later(1000);
     expect(world.server?.job).toEqual(job);
+  });
+});
+
+describe('a guess', () => {
+  it('follows the length it stands on, and one undo takes both back', () => {
+    const world = new World();
+    const store = new DraftStore(world);
+    const guessed = (lengthM: number): Job => ({
+      ...job,
+      boat: { ...job.boat, hullLengthM: lengthM },
+      wells: [typicalWell('sump', lengthM)],
+    });
+    store.add(guessed(6));
+    store.change(id, { ...guessed(6), boat: guessed(11).boat });
+    expect(store.all().get(id)?.job).toEqual(guessed(11));
+    expect(store.all().get(id)?.reloads).toBe(1);
+    store.undo(id);
+    expect(store.all().get(id)?.job).toEqual(guessed(6));
   });
 });
 

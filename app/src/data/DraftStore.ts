@@ -1,5 +1,6 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
+import { followGuesses } from '@harbor-latch/core/water/followGuesses';
 import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
 import {
   changed,
@@ -9,6 +10,7 @@ import {
   taken,
   takeMerged,
   takeTheirs,
+  following,
   undone,
   withTyped,
   type Draft,
@@ -74,12 +76,15 @@ export class DraftStore {
 
   /** Replaces a boat's job; `undo` brings the one before back. */
   change(id: string, job: Job): void {
+    const before = this.drafts.get(id)?.job;
     this.update(id, (draft) => (draft.job === job ? draft : changed(draft, job)));
+    // The field that was typed in goes on; those whose guesses follow begin anew.
+    if (before) this.update(id, (draft) => following(draft, before));
   }
 
   /** Replaces a boat's job from outside its fields, so that open forms start anew. */
   replace(id: string, job: Job): void {
-    this.update(id, (draft) => ({ ...changed(draft, job), reloads: draft.reloads + 1 }));
+    this.update(id, (draft) => ({ ...changed(draft, followGuesses(draft.job, job)), reloads: draft.reloads + 1 }));
   }
 
   /**

@@ -1,4 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
+import { followGuesses } from '@harbor-latch/core/water/followGuesses';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { StoredBoat } from './api';
 
@@ -62,6 +63,12 @@ export function changed(draft: Draft, next: Job): Draft {
   // What stays the same stays the same object: nothing that shows it is shown anew.
   const job = replaceEqualDeep(draft.job, next);
   return { ...draft, job, past: [...draft.past, draft.job].slice(-MOST_UNDO), save: waiting(draft.save) };
+}
+
+/** The draft with its guesses made anew where the last change moved their ground; one undo takes back both. */
+export function following(draft: Draft, before: Job): Draft {
+  const job = followGuesses(before, draft.job);
+  return job === draft.job ? draft : { ...draft, job: replaceEqualDeep(draft.job, job), reloads: draft.reloads + 1 };
 }
 
 /** The draft as it was before the last change. */

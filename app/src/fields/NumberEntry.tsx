@@ -5,6 +5,7 @@ import { Icon } from '../ui/Icon';
 import { stylesFor } from '../ui/stylesFor';
 import { fonts, usePalette } from '../ui/theme';
 import { Words } from '../ui/Words';
+import { atPath } from './goToField';
 import type { NumberFieldProps } from './numberFieldProps';
 
 const useStyles = stylesFor((palette) => {
@@ -126,7 +127,7 @@ interface EntryProps extends NumberFieldProps {
 }
 
 /** The box one types into, with its unit, which changes the system at a touch. */
-export function Entry({ label, quantity, assumed, text, onText, onBlur, units, onUnits, invalid }: EntryProps) {
+export function Entry({ path, label, quantity, assumed, text, onText, onBlur, units, onUnits, invalid }: EntryProps) {
   const palette = usePalette();
   const styles = useStyles();
   const unit = shownUnit(quantity, units);
@@ -136,6 +137,7 @@ export function Entry({ label, quantity, assumed, text, onText, onBlur, units, o
       <TextInput
         accessibilityLabel={`${label}, in ${unit.symbol}`}
         aria-invalid={invalid}
+        {...atPath(path)}
         value={text}
         onChangeText={onText}
         onBlur={onBlur}

@@ -34,3 +34,18 @@ export function freeName(wanted: string, taken: readonly string[]): string {
   while (taken.includes(`${wanted} ${number}`)) number += 1;
   return `${wanted} ${number}`;
 }
+
+/**
+ * A new circuit with what a sister of the same boat shares with it: battery and feed, cables with their
+ * surroundings, and what it is judged by. Pump, switch, float, hose and sizes are its own.
+ */
+export function carriedOver(circuit: Circuit, { batteryId, source, legs, choices }: Circuit): Circuit {
+  const { conductors: _sizes, protection: _fuse, ...judged } = choices ?? {};
+  return {
+    ...circuit,
+    batteryId,
+    legs,
+    ...(source ? { source } : {}),
+    choices: { ...circuit.choices, ...judged },
+  };
+}

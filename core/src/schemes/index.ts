@@ -4,4 +4,5 @@ export * from './plan';
 export * from './planCircuit';
 export * from './registry';
 export * from './rewire';
+export * from './waysOut';
 export { motorOf } from './standardParts';

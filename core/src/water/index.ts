@@ -1,4 +1,5 @@
 export * from './floatWindow';
+export * from './followGuesses';
 export * from './friction';
 export * from './drive';
 export * from './hose';

@@ -1,5 +1,5 @@
 import type { Assessment } from '@harbor-latch/core/assess/assessed';
-import { freeName, newCircuit } from '@harbor-latch/core/job/index';
+import type { Circuit } from '@harbor-latch/core/job/index';
 import { conductorList } from '@harbor-latch/core/documents/conductorList';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -9,11 +9,10 @@ import { useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
 import { exportTable } from '../../data/exportTable';
 import { exportJob } from '../../data/files';
-import { choicesOfNew, useSettings, useUnits } from '../../data/settings';
+import { useUnits } from '../../data/settings';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Gradually } from '../../ui/Gradually';
-import { NameDialog } from '../../ui/NameDialog';
 import { useSay } from '../../ui/Said';
 import { undoKey, useShortcut } from '../../ui/Shortcuts';
 import { Screen } from '../../ui/Screen';
@@ -23,6 +22,7 @@ import { Absent } from '../../saving/Absent';
 import { BoatDetails } from './BoatDetails';
 import { BoatFindings } from './BoatFindings';
 import { CircuitsCard } from './CircuitsCard';
+import { NewCircuitDialog } from './NewCircuitDialog';
 import { SaveNotices } from '../../saving/SaveNotices';
 import { SaveStatus } from '../../saving/SaveStatus';
 
@@ -39,19 +39,14 @@ const NOT_YET: Assessment = { circuits: [], findings: [] };
 function Boat({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const router = useRouter();
-  const { settings } = useSettings();
   const [naming, setNaming] = useState(false);
   const { job } = draft;
   const { known } = useAssessment(job);
   const { circuits: assessed, findings } = known ?? NOT_YET;
   useShortcut({ keys: 'n', shown: 'N', does: 'Add a circuit' }, () => setNaming(true));
   useShortcut(undoKey, () => drafts.undo(draft.id));
-  const addCircuit = (name: string) => {
-    const circuit = newCircuit(crypto.randomUUID(), name, 'three-way-float', job.batteries[0]?.id ?? '');
-    drafts.replace(draft.id, {
-      ...job,
-      circuits: [...job.circuits, { ...circuit, choices: choicesOfNew(settings) }],
-    });
+  const addCircuit = (circuit: Circuit) => {
+    drafts.replace(draft.id, { ...job, circuits: [...job.circuits, circuit] });
     setNaming(false);
     router.navigate(`/boat/${draft.id}/${circuit.id}/survey`);
   };
@@ -87,19 +82,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
         <BoatDetails draft={draft} />
         <BoatActions draft={draft} />
       </Gradually>
-      {naming ? (
-        <NameDialog
-          title="Add a circuit"
-          label="Name of the circuit"
-          suggested={freeName(
-            'Bilge pump',
-            job.circuits.map(({ name }) => name),
-          )}
-          action="Add"
-          onName={addCircuit}
-          onClose={() => setNaming(false)}
-        />
-      ) : null}
+      {naming ? <NewCircuitDialog job={job} onCircuit={addCircuit} onClose={() => setNaming(false)} /> : null}
     </Screen>
   );
 }

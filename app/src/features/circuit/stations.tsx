@@ -43,7 +43,9 @@ export const stations: readonly StationEntry[] = [
     needsSized: false,
     frame: 'page',
     stands: surveyStands,
-    show: ({ draft, index, assessed }) => <SurveyStation draft={draft} index={index} assessed={assessed} />,
+    show: ({ draft, index, assessed, onGo }) => (
+      <SurveyStation draft={draft} index={index} assessed={assessed} onSize={() => onGo('size')} />
+    ),
   },
   {
     key: 'size',

@@ -1,15 +1,22 @@
 import { conductorSizes, dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
+import type { Choices, Circuit } from '@harbor-latch/core/job/index';
 import { memo } from 'react';
 import { ChoiceField } from '../../fields/ChoiceField';
-import { legColours } from './legColours';
+import { sameCircuitParts } from './sameCircuitParts';
 import { Stage } from './Stage';
 import { TextField } from '../../fields/TextField';
 
 /** The rules and the school a circuit is judged by, and its name. */
-export const JudgeStage = memo(function JudgeStage({ index }: { readonly index: number }) {
+export const JudgeStage = memo(function JudgeStage({
+  index,
+  circuit,
+}: {
+  readonly index: number;
+  readonly circuit: Circuit;
+}) {
   const path = ['circuits', index, 'choices'] as const;
   return (
-    <Stage title="Judged by" under="How much drop is allowed, and in which sizes." conductors={legColours.negative}>
+    <Stage of={path} title="Judged by" summary={inWords(circuit.choices)} conductors={[]}>
       <ChoiceField
         path={[...path, 'dropSchool']}
         label="Drop school"
@@ -35,4 +42,8 @@ export const JudgeStage = memo(function JudgeStage({ index }: { readonly index: 
       <TextField path={['circuits', index, 'note']} label="Note" lines={3} />
     </Stage>
   );
-});
+}, sameCircuitParts('choices'));
+
+function inWords({ dropSchool = 'critical', family = 'awg', rules = 'us' }: Choices = {}): string {
+  return `${dropSchools[dropSchool].percent}\u00a0% drop, ${family === 'awg' ? 'AWG' : 'mm²'}, ${ruleSets[rules].name}. Name and note`;
+}

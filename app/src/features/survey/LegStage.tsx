@@ -1,4 +1,4 @@
-import { legKinds, legOf, type Circuit, type Leg, type LegKey } from '@harbor-latch/core/job/index';
+import { legOf, type Circuit, type Leg, type LegKey } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { schemeOf, type Role } from '@harbor-latch/core/schemes/index';
 import { memo } from 'react';
@@ -8,7 +8,6 @@ import { Words } from '../../ui/Words';
 import { ChoiceField } from '../../fields/ChoiceField';
 import { useField } from '../../fields/FieldContext';
 import { legColours } from './legColours';
-import { More } from '../../fields/More';
 import { NumberField } from '../../fields/NumberField';
 import { Stage } from './Stage';
 import { sameCircuitParts } from './sameCircuitParts';
@@ -31,19 +30,11 @@ export const LegStage = memo(
     const surveyed = legOf(circuit, leg.key);
     return (
       <Stage
+        of={path}
         title={leg.name}
-        under={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors, one cable`} to pull.`}
+        summary={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors`}, ${surveyed.engineSpace ? 'in engine space' : 'clear of engine'}, ${summaryOf(surveyed)}`}
         conductors={schemeOf(circuit).automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]}
       >
-        <NumberField
-          path={[...path, 'lengthM']}
-          label={`${leg.name}, one way`}
-          quantity="length"
-          step={length}
-          picks={picks}
-          needed
-          guide={legKinds[leg.key].guide}
-        />
         {leg.key === 'panelToBilge' && leg.cores > 1 ? (
           <NumberField
             path={[...path, 'autoLengthM']}
@@ -55,38 +46,36 @@ export const LegStage = memo(
           />
         ) : null}
         <Route path={path} />
-        <More title="More of this cable" summary={summaryOf(surveyed)}>
+        <NumberField
+          path={[...path, 'slackM']}
+          label={`${leg.name}, slack`}
+          quantity="length"
+          step={length}
+          assumed={0}
+          guide="Drip loop, and enough to lift pump and float out. It is added to the length."
+        />
+        <ChoiceField
+          path={[...path, 'multicore']}
+          label={`${leg.name}, conductors`}
+          assumed={false}
+          choices={[
+            { value: false, label: 'Single' },
+            { value: true, label: 'In one sheath' },
+          ]}
+          guide="In a sheathed multicore 18 AWG is allowed."
+        />
+        {surveyed.multicore ? (
           <NumberField
-            path={[...path, 'slackM']}
-            label={`${leg.name}, slack`}
-            quantity="length"
-            step={length}
+            path={[...path, 'unsheathedM']}
+            label={`${leg.name}, outside the sheath`}
+            quantity="shortLength"
+            step={{ metric: 10, us: 0.5 }}
             assumed={0}
-            guide="Drip loop, and enough to lift pump and float out. It is added to the length."
+            guide="The longest piece that is stripped of its sheath, at either end."
           />
-          <ChoiceField
-            path={[...path, 'multicore']}
-            label={`${leg.name}, conductors`}
-            assumed={false}
-            choices={[
-              { value: false, label: 'Single' },
-              { value: true, label: 'In one sheath' },
-            ]}
-            guide="In a sheathed multicore 18 AWG is allowed."
-          />
-          {surveyed.multicore ? (
-            <NumberField
-              path={[...path, 'unsheathedM']}
-              label={`${leg.name}, outside the sheath`}
-              quantity="shortLength"
-              step={{ metric: 10, us: 0.5 }}
-              assumed={0}
-              guide="The longest piece that is stripped of its sheath, at either end."
-            />
-          ) : null}
-          <Surroundings path={path} name={leg.name} />
-          <Pieces path={[...path, 'further']} name={leg.name} />
-        </More>
+        ) : null}
+        <Surroundings path={path} name={leg.name} />
+        <Pieces path={[...path, 'further']} name={leg.name} />
       </Stage>
     );
   },

@@ -16,7 +16,6 @@ import { More } from '../../fields/More';
 import { NumberField } from '../../fields/NumberField';
 import { PostFields } from './PostFields';
 import { RelayFields } from './RelayFields';
-import { SchemeField } from './SchemeField';
 import { Stage } from './Stage';
 
 const ratings = { metric: [5, 10, 15, 20], us: [5, 10, 15, 20] };
@@ -36,8 +35,7 @@ export function PanelStage({
   const pump = options.includes('pump');
   const printed = Object.keys(circuit.panel?.posts ?? {}).length;
   return (
-    <Stage title="Panel" under="The switch. Dry, at hand." conductors={legColours.supply}>
-      <SchemeField path={['circuits', index, 'scheme']} />
+    <Stage of={path} title="Panel" summary={inWords(circuit)} conductors={legColours.supply}>
       {pump ? (
         <ChoiceField
           path={['circuits', index, 'manual']}
@@ -124,6 +122,17 @@ function FloatLead({ path }: { readonly path: readonly (string | number)[] }) {
       />
     </View>
   );
+}
+
+/** The switch and its lights in a line. */
+function inWords(circuit: Circuit): string {
+  const { light = 'none', armedLight = 'none' } = circuit.panel ?? {};
+  const lights = [...(light === 'none' ? [] : ['running light']), ...(armedLight === 'none' ? [] : ['armed light'])];
+  const pump = schemeOf(circuit).options.includes('pump');
+  return [
+    ...(pump ? [circuit.manual === 'momentary' ? 'Manual springs back' : 'Manual stays on'] : ['The alarm']),
+    lights.length === 0 ? 'no lights' : lights.join(' and '),
+  ].join(', ');
 }
 
 function summaryOf({ panel, floatA }: Circuit): string {

@@ -1,13 +1,11 @@
 import { defaultWindingOhm } from '@harbor-latch/core/circuit/index';
 import type { Circuit, Pump } from '@harbor-latch/core/job/index';
-import { defaults, pumpCatalogue, type PumpClass, type PumpClassKey } from '@harbor-latch/core/reference/index';
-import { formatQuantity } from '@harbor-latch/core/units/index';
+import { defaults } from '@harbor-latch/core/reference/index';
+import { formatAmps, formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
-import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
-import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { CurvePoints } from './CurvePoints';
 import { useField } from '../../fields/FieldContext';
@@ -18,7 +16,16 @@ import { Stage } from './Stage';
 import { TextField } from '../../fields/TextField';
 import { sameCircuitParts } from './sameCircuitParts';
 
-/** The pump: what its label says, or a class of the catalogue until the label is read. */
+function summaryOf({ makerFuseA, openFlowLPerH, catalogue }: Pump, units: UnitSystem): string {
+  const known = [
+    ...(makerFuseA === undefined ? [] : [`maker’s fuse ${formatAmps(makerFuseA)}`]),
+    ...(openFlowLPerH === undefined ? [] : [`${formatQuantity(openFlowLPerH, 'flow', units)} open`]),
+  ];
+  const words = known.length === 0 ? 'Maker’s fuse and flow not read' : known.join(', ');
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}${catalogue === undefined ? '' : ', estimate'}`;
+}
+
+/** What else the pump's label and leaflet say. */
 export const PumpStage = memo(function PumpStage({
   index,
   circuit,
@@ -27,20 +34,11 @@ export const PumpStage = memo(function PumpStage({
   readonly circuit: Circuit;
 }) {
   const path = ['circuits', index, 'pump'] as const;
+  const units = useUnits();
   const { currentA } = circuit.pump;
   const labelV = circuit.pump.labelV ?? defaults.labelV;
   return (
-    <Stage title="Bilge" under="Pump and float. Wet, a crawl." conductors={legColours.manual}>
-      <Catalogue path={path} pump={circuit.pump} />
-      <NumberField
-        path={[...path, 'currentA']}
-        label="Pump amperes"
-        quantity="current"
-        step={{ metric: 0.1, us: 0.1 }}
-        picks={{ metric: [2.8, 4.6, 6.5, 8.4, 15], us: [2.8, 4.6, 6.5, 8.4, 15] }}
-        needed
-        guide="From the label, or a clamp meter round one lead with the pump under water. Most draw 2 to 16 A."
-      />
+    <Stage of={path} title="Pump" summary={summaryOf(circuit.pump, units)} conductors={legColours.manual}>
       <NumberField
         path={[...path, 'makerFuseA']}
         label="Maker’s fuse"
@@ -102,43 +100,6 @@ export const PumpStage = memo(function PumpStage({
     </Stage>
   );
 }, sameCircuitParts('pump'));
-
-/** Classes of pumps to begin with; their figures are typical and say so. */
-function Catalogue({ path, pump }: { readonly path: readonly (string | number)[]; readonly pump: Pump }) {
-  const field = useField(path);
-  const choose = (key: PumpClassKey) => {
-    const { name: _name, ...figures }: PumpClass = pumpCatalogue[key];
-    field.replace({ ...pump, ...figures, catalogue: key });
-  };
-  const { catalogue: _class, ...own } = pump;
-  if (pump.catalogue !== undefined) {
-    return (
-      <Notice
-        tone="note"
-        icon="book-open-variant"
-        actions={
-          <BigButton mode="outlined" onPress={() => field.replace(own)}>
-            These are the label’s figures now
-          </BigButton>
-        }
-      >
-        {`Figures typical of the class “${pumpCatalogue[pump.catalogue].name}”. Replace them by the label’s.`}
-      </Notice>
-    );
-  }
-  if (pump.currentA !== undefined) return null;
-  return (
-    <View style={{ gap: 6 }}>
-      <Words kind="strong">No label at hand? Begin with a class</Words>
-      <ChoiceRow
-        label="Class of pump"
-        value=""
-        choices={Object.entries(pumpCatalogue).map(([value, { name }]) => ({ value, label: name }))}
-        onChoose={(key) => choose(key as PumpClassKey)}
-      />
-    </View>
-  );
-}
 
 /** The pump's own leads: none counted, or their size and length. */
 function Leads({ path }: { readonly path: readonly (string | number)[] }) {

@@ -35,7 +35,16 @@ export function SourceStage({
     batteries.findIndex((battery) => battery.id === circuit.batteryId),
   );
   return (
-    <Stage title="Source" under="Battery and fuse. Dry, at hand." conductors={legColours.supply}>
+    <Stage
+      of={path}
+      title="Source"
+      summary={
+        host
+          ? `Feed and fuse of ${host.name}`
+          : `${formatQuantity(circuit.source?.stubLengthM ?? defaults.stubLengthM, 'shortLength', units)} to the fuse, ${circuit.source?.feed === 'isolator' ? 'through the isolator' : 'always live'}`
+      }
+      conductors={legColours.supply}
+    >
       {hosts.length > 0 ? (
         <ChoiceField
           path={['circuits', index, 'sharesFeedWith']}

@@ -3,20 +3,22 @@ import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { assumptionsOf } from '@harbor-latch/core/explain/index';
 import { doubtsOf, legKinds } from '@harbor-latch/core/job/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
 import { Gradually } from '../../ui/Gradually';
-import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import { BoatForm } from '../../fields/BoatForm';
 import { DoubtsContext } from '../../fields/FieldContext';
+import { goToField } from '../../fields/goToField';
 import { FiguresStage } from './FiguresStage';
+import { FirstStage } from './FirstStage';
 import { JudgeStage } from './JudgeStage';
 import { LegStage } from './LegStage';
 import { More } from '../../fields/More';
+import { NeededBar } from './NeededBar';
 import { PanelStage } from './PanelStage';
 import { PumpStage } from './PumpStage';
 import { SourceStage } from './SourceStage';
@@ -27,11 +29,14 @@ export function SurveyStation({
   draft,
   index,
   assessed,
+  onSize,
 }: {
   readonly draft: Draft;
   readonly index: number;
   readonly assessed: AssessedCircuit;
+  readonly onSize: () => void;
 }) {
+  const page = useRef<View>(null);
   const { job } = draft;
   const circuit = job.circuits[index];
   const found = circuit ? doubtsOf(circuit, job.boat.hullLengthM) : [];
@@ -49,9 +54,14 @@ export function SurveyStation({
   return (
     <BoatForm draft={draft}>
       <DoubtsContext.Provider value={doubts}>
-        <View style={{ gap: 12 }}>
-          <Needs assessed={assessed} />
+        <View ref={page} style={{ gap: 12 }}>
+          <NeededBar
+            assessed={assessed}
+            onJump={(path) => goToField(page.current, ['circuits', index, ...path])}
+            onSize={onSize}
+          />
           <Gradually first={1}>
+            <FirstStage job={job} index={index} circuit={circuit} />
             {pump ? <SourceStage draft={draft} index={index} circuit={circuit} /> : null}
             {legsAfter('source')}
             <PanelStage draft={draft} index={index} circuit={circuit} />
@@ -60,22 +70,12 @@ export function SurveyStation({
             {legsAfter('pump')}
             <WaterStage draft={draft} index={index} />
             {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
-            <JudgeStage index={index} />
+            <JudgeStage index={index} circuit={circuit} />
             <Assumed draft={draft} index={index} />
           </Gradually>
         </View>
       </DoubtsContext.Provider>
     </BoatForm>
-  );
-}
-
-function Needs({ assessed }: { readonly assessed: AssessedCircuit }) {
-  if (assessed.status !== 'incomplete' || assessed.needs.length === 0) return null;
-  const count = assessed.needs.length;
-  return (
-    <Notice tone="note" icon="progress-pencil">
-      {`${count === 1 ? 'One figure is' : `${count} figures are`} still needed before this circuit can be sized: ${assessed.needs.map((need) => need.label.toLowerCase()).join('; ')}. Everything else has a default.`}
-    </Notice>
   );
 }
 

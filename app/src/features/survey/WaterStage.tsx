@@ -1,6 +1,7 @@
 import { hoseBoresM } from '@harbor-latch/core/findings/waterFixes';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
-import { formatQuantity } from '@harbor-latch/core/units/index';
+import type { CircuitWater, Job } from '@harbor-latch/core/job/index';
+import { formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
 import { typicalCircuitWater } from '@harbor-latch/core/water/index';
 import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
@@ -23,7 +24,12 @@ export function WaterStage({ draft, index }: { readonly draft: Draft; readonly i
   const pump = schemeOf(circuit).options.includes('pump') ? circuit.pump : null;
   const { water } = circuit;
   return (
-    <Stage title="In the well" under="Pump, float and hose in the water" conductors={[]}>
+    <Stage
+      of={['circuits', index, 'water']}
+      title="In the well"
+      summary={inWords(draft.job, circuit.water, units)}
+      conductors={[]}
+    >
       {water ? (
         <>
           {wells.length > 1 ? (
@@ -41,7 +47,7 @@ export function WaterStage({ draft, index }: { readonly draft: Draft; readonly i
               title="Hose"
               summary={
                 water.hose
-                  ? `${formatQuantity(water.hose.boreM, 'shortLength', units)}, ${water.hose.wall ?? 'smooth'}${water.hose.guessed ? ', a guess' : ''}`
+                  ? `${formatQuantity(water.hose.boreM, 'shortLength', units)}, ${water.hose.wall ?? 'smooth'}${water.hose.guessed ? ', estimate' : ''}`
                   : 'not surveyed yet'
               }
             >
@@ -70,4 +76,12 @@ export function WaterStage({ draft, index }: { readonly draft: Draft; readonly i
       )}
     </Stage>
   );
+}
+
+function inWords({ wells = [] }: Job, water: CircuitWater | undefined, units: UnitSystem): string {
+  if (!water) return wells.length === 0 ? 'No well yet: flow and float heights wait for one' : 'In no well yet';
+  const well = wells.find(({ id }) => id === water.wellId);
+  const { hose } = water;
+  const bore = hose ? `hose ${formatQuantity(hose.boreM, 'shortLength', units)}` : 'no hose yet';
+  return `${well?.name ?? 'A well'}${well?.guessed ? ' (estimate)' : ''}, ${bore}${hose?.guessed ? ' (estimate)' : ''}`;
 }

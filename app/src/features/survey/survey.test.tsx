@@ -13,12 +13,17 @@ async function survey(job: Job, units: 'metric' | 'us' = 'metric'): Promise<Page
     (draft) => {
       const [assessed] = assess(draft.job);
       if (!assessed) throw new Error('The boat has no circuit.');
-      return <SurveyStation draft={draft} index={0} assessed={assessed} />;
+      return <SurveyStation draft={draft} index={0} assessed={assessed} onSize={() => undefined} />;
     },
     { units },
   );
-  return page.settle();
+  await page.settle();
+  const heads = [...page.labels('[aria-expanded="false"]')].filter((label) => STAGES.test(label));
+  for (const head of heads) await page.unfold(head);
+  return page;
 }
+
+const STAGES = /^(Source|Panel|Pump|In the well|Judged by|Source to panel|Panel to bilge|Bilge to negative bus): /;
 
 const circuit = (): Circuit => {
   const [first] = page.job.circuits;
@@ -30,21 +35,52 @@ describe('the survey', () => {
   it('counts down the figures that are needed, and needs no other', async () => {
     const job = boatWith();
     await survey({ ...job, circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')] });
-    expect(page.text).toContain('4 figures are still needed');
+    expect(page.text).toContain('4 needed');
     await page.fill('Source to panel, one way, in m', '3');
     await page.fill('Panel to bilge, one way, in m', '5');
     await page.fill('Bilge to negative bus, one way, in m', '5');
-    expect(page.text).toContain('One figure is still needed');
+    expect(page.text).toContain('1 needed');
     await page.fill('Pump amperes, in A', '4.6');
-    expect(page.text).not.toContain('still needed');
+    expect(page.text).toContain('Enough for sizes');
     expect(assess(page.job)[0]?.status).toBe('sized');
+  });
+
+  it('offers the way back as long as the ways out, and again when they change', async () => {
+    await survey(boatWith({ legs: { sourceToPanel: { lengthM: 2.2 }, panelToBilge: {}, bilgeToNegative: {} } }));
+    expect(page.text).not.toContain('As far as the ways out');
+    await page.fill('Panel to bilge, one way, in m', '4.5');
+    await page.pressText('As far as the ways out: 6.7\u00a0m');
+    expect(circuit().legs.bilgeToNegative.lengthM).toBeCloseTo(6.7, 9);
+    expect(page.text).not.toContain('As far as the ways out');
+    await page.fill('Panel to bilge, one way, in m', '5');
+    expect(page.text).toContain('As far as the ways out: 7.2\u00a0m');
+  });
+
+  it('leads to what is needed at a touch', async () => {
+    const job = boatWith();
+    await survey({ ...job, circuits: [newCircuit('main', 'Main', 'three-way-float', 'house')] });
+    Element.prototype.scrollIntoView = () => undefined;
+    await page.press('Go to Pump amperes');
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Pump amperes, in A');
+  });
+
+  it('keeps what has a default folded, and opens what has something to say', async () => {
+    page = new Page(storeWith(boatWith({ pump: { currentA: 2, openFlowLPerH: 500 } })));
+    page.show((draft) => {
+      const [assessed] = assess(draft.job);
+      if (!assessed) throw new Error('The boat has no circuit.');
+      return <SurveyStation draft={draft} index={0} assessed={assessed} onSize={() => undefined} />;
+    });
+    await page.settle();
+    expect(page.has('Battery to fuse, in mm')).toBe(false);
+    expect(page.text).toContain('Does the label say gallons?');
   });
 
   it('begins with a class of pump, says that its figures are typical, and keeps them as the label’s own', async () => {
     await survey(boatWith({ pump: {} }));
     await page.pressIn(page.labelled('Class of pump'), 'Medium, 3000 L/h');
     expect(circuit().pump.currentA).toBeGreaterThan(0);
-    expect(page.text).toContain('Figures typical of the class');
+    expect(page.text).toContain('Estimate: figures typical of the class');
     const { catalogue, ...figures } = circuit().pump;
     expect(catalogue).toBeDefined();
     await page.pressText('These are the label’s figures now');
@@ -101,7 +137,6 @@ describe('the survey', () => {
 
   it('takes a cable in pieces, each in its own surroundings, and forgets one that is removed', async () => {
     await survey(boatWith());
-    await page.unfold('More of this cable');
     await page.pressText('Add a piece in other surroundings');
     expect(circuit().legs.sourceToPanel.further).toEqual([{ lengthM: 1, engineSpace: true }]);
     await page.fill('Source to panel, piece 2, in m', '2.4');
