@@ -1,12 +1,12 @@
 import { doingWords, type Doing } from '@harbor-latch/core/circuit/index';
 import type { Band } from '@harbor-latch/core/schemes/index';
-import { memo, useMemo } from 'react';
+import { memo, useImperativeHandle, useMemo, type Ref } from 'react';
 import Svg, { Circle, G, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
 import { fonts, usePalette } from '../ui/theme';
 import { rovingUnchosen } from '../ui/roving';
 import type { Palette } from '../ui/palette';
 import { insulation } from './colours';
-import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
+import { WORD_LINE, WORD_SIZE, type Diagram, type Drawing, type PlacedPart, type PlacedWire } from './diagram';
 import { LEAST_WIDTH, layoutDiagram } from './layout';
 import type { Live } from './live';
 import { AtWork, FaultMark, faultPlaces, Flow, Terminals } from './LivePaint';
@@ -30,13 +30,21 @@ export interface BandDrawingProps {
   readonly label: string;
   /** The circuit at work; left out: the drawing alone. */
   readonly live?: Live;
+  readonly reach?: Ref<Reach>;
+}
+
+/** Where things of the drawing are. */
+export interface Reach {
+  /** From the top of the drawing to the upper and lower edge of parts and conductors together, px; null where none is drawn. */
+  rowsOf(ids: readonly string[]): { readonly top: number; readonly bottom: number } | null;
 }
 
 /** The circuit drawn down the page in its three bands; conductors and parts can be touched. */
-export function BandDrawing({ diagram, width, selected, onSelect, label, live }: BandDrawingProps) {
+export function BandDrawing({ diagram, width, selected, onSelect, label, live, reach }: BandDrawingProps) {
   const palette = usePalette();
   const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
   const scale = Math.min(1, width / drawing.width);
+  useImperativeHandle(reach, () => ({ rowsOf: (ids) => rowsOf(drawing, ids, scale) }), [drawing, scale]);
   const touching = live?.touch ?? null;
   // The tab key stops at one thing of the drawing; arrow keys reach the others.
   const stop = selected ?? drawing.parts[0]?.part.id;
@@ -127,6 +135,14 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live }:
       {touching ? <Terminals drawing={drawing} touch={touching} palette={palette} /> : null}
     </Svg>
   );
+}
+
+function rowsOf({ parts, wires }: Drawing, ids: readonly string[], scale: number): ReturnType<Reach['rowsOf']> {
+  const ys = [
+    ...parts.filter(({ part }) => ids.includes(part.id)).flatMap(({ box }) => [box.y, box.y + box.height]),
+    ...wires.filter(({ id }) => ids.includes(id)).flatMap(({ points }) => points.map(({ y }) => y)),
+  ];
+  return ys.length === 0 ? null : { top: Math.min(...ys) * scale, bottom: Math.max(...ys) * scale };
 }
 
 /** Painted anew only when it is another: currents change without their conductors. */

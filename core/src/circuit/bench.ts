@@ -14,7 +14,7 @@ export interface BenchState {
 export const restingBench: BenchState = { setting: { switches: {}, floats: {} }, open: [], faults: [] };
 
 /** The netlist as it stands on the bench; faults whose place is gone are left out. */
-export function onBench(netlist: Netlist, { open, faults }: BenchState): Netlist {
+export function onBench(netlist: Netlist, { open, faults }: Pick<BenchState, 'open' | 'faults'>): Netlist {
   const fitting = faults.filter(({ code, at }) =>
     faultOf(code)
       .sites(netlist)

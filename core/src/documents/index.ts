@@ -1,2 +1,4 @@
 export * from './conductorList';
+export * from './consequences';
+export { holdsInWords } from './holdsInWords';
 export * from './truthTable';

@@ -1,5 +1,6 @@
 import {
   doingWords,
+  type Doing,
   isFloat,
   truthTable,
   turns,
@@ -22,6 +23,8 @@ export interface TruthWords {
   readonly row: TruthRow;
   /** What the pump, or the alarm of a circuit without one, does. */
   readonly pump: string;
+  /** The same as its key. */
+  readonly doing: Doing;
   readonly runs: boolean;
   /** Lights, alarm and relay, each in words. */
   readonly others: readonly string[];
@@ -38,12 +41,13 @@ export function truthWords(netlist: Netlist, plan: Plan): TruthWords[] {
     const { point } = row;
     const pump = netlist.parts.find(({ kind }) => kind === 'pump');
     const lead = pump ?? netlist.parts.find(({ kind }) => kind === 'alarm');
-    const doing = (point && lead && point.doingOf(lead.id)) || 'chattering';
+    const doing: Doing = (point && lead && point.doingOf(lead.id)) || 'chattering';
     const source = netlist.parts.find(({ kind }) => kind === 'battery') ?? lead;
     return {
       key: keyOf(netlist, row.setting),
       setting: settingWords(netlist, row.setting, nameOf),
       row,
+      doing,
       pump: doing === 'chattering' ? 'chatters' : doingWords[doing],
       runs: doing === 'sounding' || turns(doing),
       others: point

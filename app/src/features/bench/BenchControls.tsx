@@ -2,6 +2,7 @@ import { isFloat, positionsOf, type Part, type SwitchPosition, roles } from '@ha
 import type { Plan } from '@harbor-latch/core/schemes/index';
 import { useRef } from 'react';
 import { Pressable, View } from 'react-native';
+import { FoldedCard } from '../../fields/FoldedCard';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { roving } from '../../ui/roving';
 import { fonts, usePalette } from '../../ui/theme';
@@ -66,31 +67,45 @@ export function BenchControls({ bench, plan }: { readonly bench: Bench; readonly
           />
         </Labelled>
       ))}
-      {openable.map((part) => {
-        const fuse = part.kind === 'fuse';
-        const name = fuse ? `${nameOf(part.id)}, ${part.ratingA}\u00a0A` : nameOf(part.id);
-        return (
-          <Labelled key={part.id} label={name}>
-            <ChoiceRow
-              label={name}
-              value={state.open.includes(part.id) ? 'open' : 'in'}
-              choices={
-                fuse
-                  ? [
-                      { value: 'in', label: 'In' },
-                      { value: 'open', label: 'Pulled' },
-                    ]
-                  : [
-                      { value: 'in', label: 'On' },
-                      { value: 'open', label: 'Off' },
-                    ]
-              }
-              onChoose={(position) => setOpen(part.id, position === 'open')}
-            />
-          </Labelled>
-        );
-      })}
+      <Openable folded={openable.every(({ id }) => !state.open.includes(id))}>
+        {openable.map((part) => {
+          const fuse = part.kind === 'fuse';
+          const name = fuse ? `${nameOf(part.id)}, ${part.ratingA}\u00a0A` : nameOf(part.id);
+          return (
+            <Labelled key={part.id} label={name}>
+              <ChoiceRow
+                label={name}
+                value={state.open.includes(part.id) ? 'open' : 'in'}
+                choices={
+                  fuse
+                    ? [
+                        { value: 'in', label: 'In' },
+                        { value: 'open', label: 'Pulled' },
+                      ]
+                    : [
+                        { value: 'in', label: 'On' },
+                        { value: 'open', label: 'Off' },
+                      ]
+                }
+                onChoose={(position) => setOpen(part.id, position === 'open')}
+              />
+            </Labelled>
+          );
+        })}
+      </Openable>
     </View>
+  );
+}
+
+/** Fuses and isolators: folded as long as all are in, since they are seldom touched. */
+function Openable({ folded, children }: { readonly folded: boolean; readonly children: readonly React.ReactNode[] }) {
+  if (children.length === 0) return null;
+  return folded ? (
+    <FoldedCard title="Fuses and isolators" summary="All in and on">
+      {children}
+    </FoldedCard>
+  ) : (
+    <>{children}</>
   );
 }
 

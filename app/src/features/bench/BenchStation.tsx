@@ -1,12 +1,14 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { netlistAsPlanned } from '@harbor-latch/core/assess/asPlanned';
 import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { TerminalRef } from '@harbor-latch/core/circuit/index';
+import { consequences } from '@harbor-latch/core/documents/index';
 import type { Battery, Circuit, Job } from '@harbor-latch/core/job/index';
 import { defaults, levelSensors } from '@harbor-latch/core/reference/index';
 import { schemeOf, terminalInWords } from '@harbor-latch/core/schemes/index';
 import { formatVolts } from '@harbor-latch/core/units/index';
 import { sensorOf } from '@harbor-latch/core/water/index';
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
@@ -16,17 +18,20 @@ import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { ToolTabs } from '../../ui/ToolTabs';
+import { useStable } from '../../ui/useStable';
 import { Words } from '../../ui/Words';
 import { BeforeWork } from '../../ui/BeforeWork';
 import { BenchControls } from './BenchControls';
 import { benchDiagram, benchLive } from './benchDrawing';
 import { FaultPanel, MendAll } from './FaultPanel';
 import { MeterPanel, restingMeter, withProbe, type MeterState } from './MeterPanel';
-import { Readout } from './Readout';
+import { OverRating, Readout } from './Readout';
 import { RewirePanel } from './RewirePanel';
-import { movedTo, withAdded, type Rewiring, type RewireStep } from './rewiring';
+import { movedTo, swapOf, swapped, withAdded, type Rewiring, type RewireStep } from './rewiring';
 import { TruthPanel } from './TruthPanel';
+import { useFollow } from './useFollow';
 import { useBench, type Bench } from './useBench';
+import { WrongBanner } from './WrongBanner';
 
 type Known = Exclude<AssessedCircuit, { status: 'incomplete' }>;
 type Tool = 'try' | 'meter' | 'faults' | 'table' | 'rewire';
@@ -86,7 +91,17 @@ function OnBench({
       setStep({ kind: 'choose' });
     } else if (step.kind === 'add') setStep({ kind: 'add', from: at });
   };
-  const touching = tool === 'meter' || (tool === 'rewire' && step.kind !== 'choose');
+  const touching = tool === 'meter' || (tool === 'rewire' && (step.kind === 'move' || step.kind === 'add'));
+  const { faults, open } = bench.state;
+  const { differences } = facts.behaviour;
+  const wrong = faults.length > 0 || open.length > 0 || differences.length > 0;
+  const planned = useMemo(() => netlistAsPlanned(assessed), [assessed]);
+  const capacityAh = battery.capacityAh ?? defaults.capacityAh;
+  const made = useMemo(
+    () => (wrong ? consequences(planned, bench.netlist, wired, capacityAh) : null),
+    [wrong, planned, bench.netlist, wired, capacityAh],
+  );
+  const { reach, room: drawingRoom } = useFollow(bench.state);
   const touch: TerminalTouch | null = touching
     ? {
         onTerminal,
@@ -97,21 +112,25 @@ function OnBench({
     : null;
   const faulty = new Set(bench.state.faults.flatMap(({ at }) => at.split('~')));
   const live = benchLive(diagram, bench.netlist, bench.row, faulty, touch);
-  const select = useCallback(
-    (id: string | null) => {
-      setSelected(id);
-      if (tool === 'rewire' && id !== null && [...wired.conductors, ...wired.existing].some((wire) => wire.id === id))
-        setStep({ kind: 'move', wire: id, end: 'to' });
-    },
-    [tool, wired],
-  );
+  const select = useStable((id: string | null) => {
+    setSelected(id);
+    const wires = [...wired.conductors, ...wired.existing];
+    const wire = wires.find((one) => one.id === id);
+    if (tool !== 'rewire' || !wire) return;
+    const other = step.kind === 'swap' ? wires.find((one) => one.id === step.wire) : undefined;
+    if (other && swapOf(other, wire)) {
+      rewire(swapped(circuit.rewired, other, wire), 'Conductors swapped');
+      setStep({ kind: 'choose' });
+    } else setStep({ kind: 'move', wire: wire.id, end: 'to' });
+  });
   const drawing = (
     <BandDrawing
       diagram={diagram}
       width={Math.min(560, room.drawingWidth)}
-      selected={step.kind === 'move' && tool === 'rewire' ? step.wire : selected}
+      selected={(step.kind === 'move' || step.kind === 'swap') && tool === 'rewire' ? step.wire : selected}
       onSelect={select}
       live={live}
+      reach={reach}
       label={
         touching
           ? 'The circuit at work. Each terminal is a button.'
@@ -123,9 +142,9 @@ function OnBench({
     <View style={{ gap: 12 }}>
       {tool === 'try' ? (
         <>
-          <BeforeWork statements={assessed.wiredAs} />
           <BenchControls bench={bench} plan={wired} />
           <Waiting assessed={assessed} />
+          <BeforeWork statements={assessed.wiredAs} />
         </>
       ) : null}
       {tool === 'meter' ? (
@@ -143,7 +162,7 @@ function OnBench({
           netlist={bench.netlist}
           plan={wired}
           circuit={circuit}
-          changed={bench.state.faults.length > 0 || bench.state.open.length > 0}
+          known={made}
           onExpects={(expects) => onCircuit({ ...circuit, expects }, 'Noted what you expect')}
         />
       ) : null}
@@ -151,7 +170,7 @@ function OnBench({
         <RewirePanel
           circuit={circuit}
           wired={wired}
-          differences={facts.behaviour.differences}
+          differences={differences}
           step={step}
           onStep={setStep}
           onRewired={rewire}
@@ -167,36 +186,51 @@ function OnBench({
     </View>
   );
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };
+  const banner = made ? (
+    <WrongBanner state={bench.state} plan={wired} differences={differences} sentences={made.sentences} />
+  ) : null;
+  const readout = <Readout bench={bench} plan={wired} />;
+  // On its side a phone is too low for anything that does not scroll.
+  const fixed = room.layout !== 'flat';
+  const tooling = (
+    <>
+      {fixed ? <View style={{ paddingHorizontal: 14, paddingTop: 10, gap: 8 }}>{readout}</View> : null}
+      {head}
+      <ScrollView key={tool} style={{ flex: 1 }} contentContainerStyle={{ padding: 14, gap: 12, paddingBottom: 32 }}>
+        {fixed ? null : readout}
+        <OverRating bench={bench} plan={wired} />
+        {panel}
+      </ScrollView>
+    </>
+  );
   if (room.beside) {
     return (
-      <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
-          {drawing}
-        </ScrollView>
-        <View style={{ width: room.toolsWidth, ...surface, borderLeftWidth: 1 }}>
-          <View style={{ padding: 14, gap: 8 }}>
-            <Readout bench={bench} plan={wired} />
-          </View>
-          {head}
-          <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 14, paddingBottom: 40 }}>
-            {panel}
+      <View style={{ flex: 1, minHeight: 0 }}>
+        {banner}
+        <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+          <ScrollView
+            ref={drawingRoom}
+            style={{ flex: 1 }}
+            contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
+          >
+            {drawing}
           </ScrollView>
+          <View style={{ width: room.toolsWidth, ...surface, borderLeftWidth: 1 }}>{tooling}</View>
         </View>
       </View>
     );
   }
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingBottom: 12 }}>
+      <ScrollView
+        ref={drawingRoom}
+        style={{ flex: 1 }}
+        contentContainerStyle={{ alignItems: 'center', paddingBottom: 12 }}
+      >
         {drawing}
       </ScrollView>
-      <View style={{ height: '52%', ...surface, borderTopWidth: 1 }}>
-        {head}
-        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 28 }}>
-          <Readout bench={bench} plan={wired} />
-          {panel}
-        </ScrollView>
-      </View>
+      {banner}
+      <View style={{ height: '54%', ...surface, borderTopWidth: 1 }}>{tooling}</View>
     </View>
   );
 }

@@ -1,7 +1,7 @@
-import { openingWindow, type Netlist, type TruthRow, roles } from '@harbor-latch/core/circuit/index';
+import { type Netlist, type TruthRow, roles } from '@harbor-latch/core/circuit/index';
+import { holdsInWords } from '@harbor-latch/core/documents/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
-import { formatAmps, formatOpening, formatVolts } from '@harbor-latch/core/units/index';
-import { openingSeconds, type Opening } from '@harbor-latch/core/wiring/index';
+import { formatAmps, formatVolts } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Notice } from '../../ui/Notice';
@@ -47,7 +47,6 @@ export function Readout({ bench, plan }: { readonly bench: Bench; readonly plan:
       <View role="status" aria-live="polite">
         <Words>{sentence(netlist, row, nameOf)}</Words>
       </View>
-      <OverRating bench={bench} nameOf={nameOf} />
     </View>
   );
 }
@@ -68,7 +67,8 @@ function sentence({ parts }: Netlist, { point }: TruthRow, nameOf: (id: string) 
 }
 
 /** Fuses that carry more than their rating: how long they hold, and a way to let them open. */
-function OverRating({ bench, nameOf }: { readonly bench: Bench; readonly nameOf: (id: string) => string }) {
+export function OverRating({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
+  const nameOf = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
   const { netlist, row, state } = bench;
   const over = netlist.parts.flatMap((part) => {
     const amps = part.kind === 'fuse' ? Math.abs(row.point?.partA(part.id) ?? 0) : 0;
@@ -77,7 +77,6 @@ function OverRating({ bench, nameOf }: { readonly bench: Bench; readonly nameOf:
   return (
     <>
       {over.map(({ part, amps }) => {
-        const { fastest, slowest } = openingWindow(part, amps);
         return (
           <Notice
             key={part.id}
@@ -93,19 +92,10 @@ function OverRating({ bench, nameOf }: { readonly bench: Bench; readonly nameOf:
               </BigButton>
             }
           >
-            {`${nameOf(part.id)}, ${part.ratingA}\u00a0A, carries ${formatAmps(amps)}: ${holds(fastest, slowest)}.`}
+            {`${nameOf(part.id)}, ${part.ratingA}\u00a0A, carries ${formatAmps(amps)}: ${holdsInWords(part, amps)}.`}
           </Notice>
         );
       })}
     </>
   );
-}
-
-function holds(fastest: Opening, slowest: Opening): string {
-  if (fastest.kind === 'not-shown') return 'no curve is published for how long it holds';
-  const [from, to] = [openingSeconds(fastest), openingSeconds(slowest)];
-  if (from === null) return 'it holds for ever';
-  return to === null
-    ? `it opens after ${formatOpening(from)} at the soonest, or never`
-    : `it opens after ${formatOpening(from)} to ${formatOpening(to)}`;
 }

@@ -7,7 +7,16 @@ import { Notice } from '../../ui/Notice';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
 import { aboutSite } from './FaultPanel';
-import { movedTo, terminalsIn, withAdded, withoutWire, type Rewiring, type RewireStep } from './rewiring';
+import {
+  movedTo,
+  swapOf,
+  swapped,
+  terminalsIn,
+  withAdded,
+  withoutWire,
+  type Rewiring,
+  type RewireStep,
+} from './rewiring';
 
 /** Wiring as found: moving a conductor's end, taking one off, adding one; and back to plan. */
 export function RewirePanel({
@@ -29,7 +38,8 @@ export function RewirePanel({
 }) {
   const wires = [...wired.conductors, ...wired.existing];
   const words = (end: TerminalRef) => terminalInWords(wired, end, circuit.panel?.posts);
-  const chosen = step.kind === 'choose' ? undefined : wires.find(({ id }) => step.kind === 'move' && id === step.wire);
+  const chosen = wires.find(({ id }) => (step.kind === 'move' || step.kind === 'swap') && id === step.wire);
+  const swapsWith = chosen ? wires.filter((other) => swapOf(chosen, other) !== undefined) : [];
   return (
     <View style={{ gap: 12 }}>
       <Words>
@@ -73,6 +83,15 @@ export function RewirePanel({
                 {end === 'from' ? 'Move its start' : 'Move its end'}
               </BigButton>
             ))}
+            {swapsWith.length > 0 ? (
+              <BigButton
+                mode="outlined"
+                icon="swap-horizontal"
+                onPress={() => onStep({ kind: 'swap', wire: chosen.id })}
+              >
+                Swap with another
+              </BigButton>
+            ) : null}
             <BigButton
               mode="outlined"
               icon="content-cut"
@@ -94,6 +113,22 @@ export function RewirePanel({
             }}
           />
         </View>
+      ) : null}
+      {chosen && step.kind === 'swap' ? (
+        <ChoiceRow
+          label={`Swap ${aboutSite(wired, chosen.id)} with`}
+          value=""
+          choices={swapsWith.map(({ id }) => ({ value: id, label: aboutSite(wired, id) }))}
+          onChoose={(id) => {
+            const other = wires.find((wire) => wire.id === id);
+            if (other)
+              onRewired(
+                swapped(circuit.rewired, chosen, other),
+                `${aboutSite(wired, chosen.id)} and ${aboutSite(wired, id)} swapped`,
+              );
+            onStep({ kind: 'choose' });
+          }}
+        />
       ) : null}
       {step.kind === 'add' ? (
         <TerminalChoice
@@ -121,6 +156,8 @@ function asked(step: RewireStep, words: (end: TerminalRef) => string): string {
       return 'Choose a conductor below, or in the drawing.';
     case 'move':
       return `Now touch the terminal that its ${step.end === 'from' ? 'start' : 'end'} sits on, in the drawing or below.`;
+    case 'swap':
+      return 'Now choose the conductor it changes places with.';
     case 'add':
       return step.from
         ? `From ${words(step.from)}. Now touch where it ends.`

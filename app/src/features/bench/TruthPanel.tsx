@@ -1,5 +1,5 @@
 import type { Netlist } from '@harbor-latch/core/circuit/index';
-import { truthTableText, truthWords, type TruthWords } from '@harbor-latch/core/documents/index';
+import { truthTableText, truthWords, type Consequences, type TruthWords } from '@harbor-latch/core/documents/index';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
 import { formatAmps } from '@harbor-latch/core/units/index';
@@ -20,18 +20,18 @@ export function TruthPanel({
   netlist,
   plan,
   circuit,
-  changed,
+  known,
   onExpects,
 }: {
   readonly title: string;
   readonly netlist: Netlist;
   readonly plan: Plan;
   readonly circuit: Circuit;
-  /** Whether faults are planted or fuses pulled: the table follows them. */
-  readonly changed: boolean;
+  /** What is made of the circuit by faults, pulled fuses and wiring as found; null where it is whole. */
+  readonly known: Consequences | null;
   readonly onExpects: (expects: Circuit['expects']) => void;
 }) {
-  const rows = useMemo(() => truthWords(netlist, plan), [netlist, plan]);
+  const rows = useMemo(() => known?.rows ?? truthWords(netlist, plan), [known, netlist, plan]);
   const expects = circuit.expects ?? {};
   const [comparing, setComparing] = useState(Object.keys(expects).length > 0);
   const said = rows.filter(({ key }) => expects[key] !== undefined);
@@ -40,8 +40,8 @@ export function TruthPanel({
   return (
     <View style={{ gap: 12 }}>
       <Words>
-        {changed
-          ? 'Every setting solved, with the faults and pulled fuses as they are on the bench.'
+        {known
+          ? `Every setting solved as it stands on the bench: ${known.should.size} of ${rows.length} otherwise than planned.`
           : 'Every setting of switch and float, solved.'}
       </Words>
       {comparing && said.length > 0 ? (
@@ -56,6 +56,7 @@ export function TruthPanel({
           <Row
             key={row.key}
             row={row}
+            should={known?.should.get(row.key) ?? null}
             first={index === 0}
             expected={comparing ? (expects[row.key] ?? 'unsaid') : null}
             onExpect={(expected) => {
@@ -80,15 +81,22 @@ export function TruthPanel({
   );
 }
 
+function inAmps(amps: number): string {
+  return amps < 1e-5 ? '0\u00a0A' : formatAmps(amps);
+}
+
 type Expected = 'runs' | 'stands' | 'unsaid';
 
 function Row({
   row,
+  should,
   first,
   expected,
   onExpect,
 }: {
   readonly row: TruthWords;
+  /** What it should do, where it does something else. */
+  readonly should: TruthWords | null;
   readonly first: boolean;
   readonly expected: Expected | null;
   readonly onExpect: (expected: Expected) => void;
@@ -102,7 +110,9 @@ function Row({
         gap: 4,
         borderTopWidth: first ? 0 : 1,
         borderColor: palette.line,
-        backgroundColor: differs ? palette.cautionSoft : palette.surface,
+        borderLeftWidth: should ? 6 : 0,
+        borderLeftColor: palette.caution,
+        backgroundColor: differs || should ? palette.cautionSoft : palette.surface,
       }}
     >
       <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
@@ -116,9 +126,17 @@ function Row({
           <Words kind="small">{[row.pump, ...row.others].join(' · ')}</Words>
         </View>
         <Words kind="strong" style={{ fontVariant: ['tabular-nums'] }}>
-          {row.batteryA === null ? '–' : row.batteryA < 1e-5 ? '0\u00a0A' : formatAmps(row.batteryA)}
+          {row.batteryA === null ? '–' : inAmps(row.batteryA)}
         </Words>
       </View>
+      {should ? (
+        <View style={{ flexDirection: 'row', gap: 6, alignItems: 'center' }}>
+          <Icon name="not-equal-variant" size={18} color={palette.caution} />
+          <Words kind="small" color={palette.caution} style={{ flex: 1, minWidth: 0 }}>
+            {`Changed. It should be: ${[should.pump, ...should.others].join(' · ')}${should.batteryA === null ? '' : `, ${inAmps(should.batteryA)}`}`}
+          </Words>
+        </View>
+      ) : null}
       {expected === null ? null : (
         <ChoiceRow
           label={`What I expect with ${row.setting}`}

@@ -28,6 +28,7 @@ describe('the bench', () => {
     await page.press('Auto');
     await page.press('High');
     expect(page.text).toContain('Pump running. Running light lit.');
+    await page.unfold('Fuses and isolators');
     await page.press('Pulled');
     expect(page.text).toContain('Pump standing. Running light dark.');
     await page.press('Undo on the bench');
@@ -55,6 +56,34 @@ describe('the bench', () => {
     expect(page.text).toContain('Pump standing.');
     await page.press('Mend: Pump: rotor locked');
     expect(page.text).toContain('Nothing is broken.');
+  });
+
+  it('says of manual and auto swapped what that does, with every tool in hand', async () => {
+    bench({ id: 'swapped' });
+    await page.press('Faults');
+    await page.press('Two swapped at the panel');
+    await page.press('Manual positive and Auto positive');
+    for (const tool of ['Try', 'Meter', 'Faults', 'Table']) {
+      await page.press(tool);
+      expect(page.text).toContain('Manual positive and Auto positive: swapped at the panel');
+      expect(page.text).toContain('On auto it runs with or without water, until the battery is flat');
+    }
+    expect(page.text).toContain('2 of 6 otherwise than planned');
+    expect(page.text).toContain('Changed. It should be: standing');
+  });
+
+  it('says the same of wiring found so, and takes it back to plan', async () => {
+    bench({ id: 'found-swapped' });
+    await page.press('Rewire');
+    await page.press('Manual positive');
+    await page.press('Swap with another');
+    await page.pressIn(page.labelled('Swap Manual positive with'), 'Auto positive');
+    expect(circuitOf(page.job)?.rewired).toEqual({
+      moved: { manual: { from: 'switch.auto' }, auto: { from: 'switch.manual' } },
+    });
+    expect(page.text).toContain('On manual it runs only while the water is high.');
+    await page.press('Back to plan');
+    expect(page.text).not.toContain('On manual it runs only');
   });
 
   it('sets the computed table beside what is expected, and keeps that with the boat', async () => {

@@ -1,4 +1,4 @@
-import { movedTo, withAdded, withoutWire } from './rewiring';
+import { movedTo, swapOf, swapped, withAdded, withoutWire } from './rewiring';
 
 const at = (part: string, terminal: string) => ({ part, terminal });
 
@@ -29,5 +29,25 @@ describe('rewiring', () => {
     expect(movedTo(added, 'added-1', 'to', at('pump', 'plus')).added?.[0]?.to).toBe('pump.plus');
     const moved = movedTo(undefined, 'auto', 'to', at('pump', 'plus'));
     expect(withoutWire(moved, 'auto')).toEqual({ moved: {}, removed: ['auto'] });
+  });
+});
+
+describe('two conductors', () => {
+  const manual = { id: 'manual', from: at('switch', 'manual'), to: at('joint-pump', 'cable') };
+  const auto = { id: 'auto', from: at('switch', 'auto'), to: at('joint-float', 'cable') };
+  const feed = { id: 'feed', from: at('fuse', 'load'), to: at('switch', 'common') };
+
+  it('change places at the switch that both are on', () => {
+    expect(swapped(undefined, manual, auto)).toEqual({
+      moved: { manual: { from: 'switch.auto' }, auto: { from: 'switch.manual' } },
+    });
+    expect(swapped(undefined, feed, auto)).toEqual({
+      moved: { feed: { to: 'switch.auto' }, auto: { from: 'switch.common' } },
+    });
+  });
+
+  it('cannot where they meet nowhere, or on one post', () => {
+    expect(swapOf(manual, { id: 'x', from: at('bus', 'stud'), to: at('battery', 'minus') })).toBeUndefined();
+    expect(swapOf(manual, { ...manual, id: 'tap', to: at('light', 'plus') })).toBeUndefined();
   });
 });

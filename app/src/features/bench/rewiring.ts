@@ -8,7 +8,9 @@ export type Rewiring = NonNullable<Circuit['rewired']>;
 export type RewireStep =
   | { readonly kind: 'choose' }
   | { readonly kind: 'move'; readonly wire: string; readonly end: 'from' | 'to' }
-  | { readonly kind: 'add'; readonly from: TerminalRef | null };
+  | { readonly kind: 'add'; readonly from: TerminalRef | null }
+  /** The next conductor chosen changes places with this one at the panel. */
+  | { readonly kind: 'swap'; readonly wire: string };
 
 /** The wiring with an end of a conductor on another terminal. */
 export function movedTo(before: Rewiring | undefined, wire: string, end: 'from' | 'to', at: TerminalRef): Rewiring {
@@ -17,6 +19,31 @@ export function movedTo(before: Rewiring | undefined, wire: string, end: 'from' 
   if (before?.added?.some(({ id }) => id === wire)) return { ...before, added: added ?? [] };
   const moved = { ...before?.moved, [wire]: { ...before?.moved?.[wire], [end]: terminalName(at) } };
   return { ...before, moved };
+}
+
+/** A pair of ends that can change places: both at the posts of one part, two different posts. */
+interface Swap {
+  readonly end: 'from' | 'to';
+  readonly at: TerminalRef;
+  readonly otherEnd: 'from' | 'to';
+  readonly otherAt: TerminalRef;
+}
+
+type Wire = Pick<Plan['existing'][number], 'id' | 'from' | 'to'>;
+
+/** How two conductors can change places; undefined where they meet no part with two posts for them. */
+export function swapOf(one: Wire, other: Wire): Swap | undefined {
+  const ends = ['from', 'to'] as const;
+  return ends
+    .flatMap((end) => ends.map((otherEnd) => ({ end, at: one[end], otherEnd, otherAt: other[otherEnd] })))
+    .find(({ at, otherAt }) => at.part === otherAt.part && at.terminal !== otherAt.terminal);
+}
+
+/** The wiring with two conductors on each other's posts. */
+export function swapped(before: Rewiring | undefined, one: Wire, other: Wire): Rewiring | undefined {
+  const swap = swapOf(one, other);
+  if (!swap) return before;
+  return movedTo(movedTo(before, one.id, swap.end, swap.otherAt), other.id, swap.otherEnd, swap.at);
 }
 
 /** The wiring without a conductor. */

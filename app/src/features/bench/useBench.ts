@@ -48,7 +48,8 @@ export function useBench(id: string, planned: Netlist): Bench {
   );
   const { state } = bench;
   const [memory] = useState(() => new SolverMemory());
-  const netlist = useMemo(() => onBench(planned, state), [planned, state]);
+  const { open, faults } = state;
+  const netlist = useMemo(() => onBench(planned, { open, faults }), [planned, open, faults]);
   const row = useMemo(
     () => truthRow(netlist, fittingSetting(netlist, state.setting), memory),
     [netlist, state.setting, memory],
