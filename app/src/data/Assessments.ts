@@ -1,5 +1,6 @@
 import type { AssessedCircuit, Assessment } from '@harbor-latch/core/assess/assessed';
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
+import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
@@ -13,6 +14,7 @@ export interface AssessAsker {
   summaries(asked: readonly Omit<AskedJob, 'have'>[]): Promise<readonly (BoatSummary | null)[]>;
   fixes(job: Job, circuitId: string | null, units: UnitSystem): Promise<Fixes>;
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]>;
+  verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -59,6 +61,12 @@ export class Assessments {
   /** Other sizes of a circuit side by side. */
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]> {
     return this.later(`sizes ${job.boat.id} ${circuitId}`, () => this.asker.alternatives(job, circuitId, units));
+  }
+
+  /** What each rating of a circuit's fuse would bring, or each size of one of its conductors. */
+  verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null> {
+    const what = `verdicts ${job.boat.id} ${circuitId} ${conductorId}`;
+    return this.later(what, () => this.asker.verdicts(job, circuitId, conductorId, units));
   }
 
   private later<T>(what: string, ask: () => Promise<T>): Promise<T> {

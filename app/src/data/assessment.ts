@@ -1,5 +1,6 @@
 import type { Assessment } from '@harbor-latch/core/assess/assessed';
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
+import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
@@ -19,6 +20,7 @@ export function makeAssessments(): Assessments {
     summaries: (...asked) => asker().summaries(...asked),
     fixes: (...asked) => asker().fixes(...asked),
     alternatives: (...asked) => asker().alternatives(...asked),
+    verdicts: (...asked) => asker().verdicts(...asked),
   });
 }
 
@@ -132,4 +134,26 @@ export function useAlternatives(job: Job, circuitId: string): readonly Alternati
     };
   }, [assessments, job, circuitId, units]);
   return found;
+}
+
+/**
+ * What each rating of a circuit’s fuse (conductor null) or each size of a conductor would bring; after a change
+ * the last verdicts stand until the new ones have come. Null before any.
+ */
+export function useVerdicts(job: Job, circuitId: string, conductorId: string | null): Verdicts | null {
+  const assessments = useAssessments();
+  const units = useUnits();
+  const of = `${circuitId} ${conductorId}`;
+  const [found, setFound] = useState<{ readonly of: string; readonly verdicts: Verdicts | null } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void assessments.verdicts(job, circuitId, conductorId, units).then(
+      (verdicts) => (gone ? undefined : setFound({ of: `${circuitId} ${conductorId}`, verdicts })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, job, circuitId, conductorId, units]);
+  return found?.of === of ? found.verdicts : null;
 }

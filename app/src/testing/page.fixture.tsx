@@ -80,6 +80,7 @@ function assessmentsAtOnce(): Assessments {
     summaries: async (...asked) => copied(work.summaries(...asked)),
     fixes: async (...asked) => copied(work.fixes(...asked)),
     alternatives: async (...asked) => copied(work.alternatives(...asked)),
+    verdicts: async (...asked) => copied(work.verdicts(...asked)),
   });
 }
 

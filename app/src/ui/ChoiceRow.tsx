@@ -1,15 +1,24 @@
 import { memo, useCallback, useLayoutEffect, useRef } from 'react';
 import { View } from 'react-native';
+import { Icon } from './Icon';
 import { PressRow } from './PressRow';
 import { roving } from './roving';
+import { standingLook } from './Standing';
 import { stylesFor } from './stylesFor';
-import { fonts } from './theme';
+import { fonts, usePalette } from './theme';
 import { Words } from './Words';
 
 export interface Choice<T extends string> {
   readonly value: T;
   readonly label: string;
+  /** What would come of it, told before it is taken. */
+  readonly verdict?: Verdict;
 }
+
+export type Verdict = 'good' | 'caution' | 'stop';
+
+/** What each verdict is called at a choice. */
+export const verdictWords: Readonly<Record<Verdict, string>> = { good: 'good', caution: 'caution', stop: 'refused' };
 
 export interface ChoiceRowProps<T extends string> {
   readonly label: string;
@@ -34,6 +43,7 @@ export function ChoiceRow<T extends string>({ label, choices, value, onChoose }:
       label={label}
       taken={choices.findIndex((choice) => choice.value === value)}
       labels={choices.map((choice) => choice.label)}
+      verdicts={choices.map((choice) => choice.verdict)}
       onChoose={choose}
     />
   );
@@ -41,6 +51,9 @@ export function ChoiceRow<T extends string>({ label, choices, value, onChoose }:
 
 const useStyles = stylesFor((palette) => {
   const choice = {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 6,
     justifyContent: 'center',
     maxWidth: '100%',
     paddingVertical: 6,
@@ -61,26 +74,31 @@ const useStyles = stylesFor((palette) => {
 interface RowProps {
   readonly label: string;
   readonly labels: readonly string[];
+  readonly verdicts: readonly (Verdict | undefined)[];
   readonly taken: number;
   readonly onChoose: (index: number) => void;
 }
 
-const Row = memo(function Row({ label, labels, taken, onChoose }: RowProps) {
+const Row = memo(function Row({ label, labels, verdicts, taken, onChoose }: RowProps) {
   const styles = useStyles();
+  const palette = usePalette();
   return (
     <View role="radiogroup" aria-label={label} style={styles.row} {...roving}>
       {labels.map((words, index) => {
         const chosen = index === taken;
+        const verdict = verdicts[index];
+        const look = verdict && standingLook[verdict];
         return (
           <PressRow
             key={words}
             role="radio"
             selected={chosen}
             tabStop={chosen || (taken < 0 && index === 0)}
-            label={words}
+            label={verdict ? `${words}, ${verdictWords[verdict]}` : words}
             onPress={() => onChoose(index)}
             style={chosen ? styles.chosen : styles.choice}
           >
+            {look ? <Icon name={look.icon} size={16} color={palette[look.ink]} /> : null}
             <Words style={chosen ? styles.taken : null}>{words}</Words>
           </PressRow>
         );
@@ -94,6 +112,7 @@ function showsTheSame(before: RowProps, after: RowProps): boolean {
     before.label === after.label &&
     before.taken === after.taken &&
     before.onChoose === after.onChoose &&
-    before.labels.join('\n') === after.labels.join('\n')
+    before.labels.join('\n') === after.labels.join('\n') &&
+    before.verdicts.join() === after.verdicts.join()
   );
 }

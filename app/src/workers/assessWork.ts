@@ -1,4 +1,5 @@
 import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/assess/index';
+import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import type { Job } from '@harbor-latch/core/job/index';
@@ -90,6 +91,14 @@ export class AssessWork {
   /** Other sizes of a circuit side by side. */
   alternatives(job: Job, circuitId: string, units: UnitSystem): readonly Alternative[] {
     return this.assessors[units].alternativesOf(job, circuitId);
+  }
+
+  /** What each rating of the fuse would bring, or each size of a conductor; null where nothing is chosen. */
+  verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Verdicts | null {
+    const assessor = this.assessors[units];
+    return conductorId === null
+      ? assessor.fuseVerdicts(job, circuitId)
+      : assessor.sizeVerdicts(job, circuitId, conductorId);
   }
 
   private stampOf(circuit: AssessedCircuit): number {

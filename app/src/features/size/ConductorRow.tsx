@@ -4,6 +4,8 @@ import { conductorSizes } from '@harbor-latch/core/reference/index';
 import { formatAmps, formatOhms, formatQuantity, plainNumber } from '@harbor-latch/core/units/index';
 import { memo } from 'react';
 import { View } from 'react-native';
+import type { Job } from '@harbor-latch/core/job/index';
+import { useVerdicts } from '../../data/assessment';
 import { useUnits } from '../../data/settings';
 import { colourWords, insulation } from '../../drawing/colours';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -11,16 +13,22 @@ import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import { VerdictLines } from './VerdictLines';
+import { verdictAt } from './verdictAt';
 import { WorkingList } from './WorkingList';
 
 /** One conductor: its size with what follows from it; opened, the choice of another size and the working. */
 export const ConductorRow = memo(function ConductorRow({
+  job,
+  circuitId,
   conductors,
   conductor,
   open,
   onToggle,
   onSize,
 }: {
+  readonly job: Job;
+  readonly circuitId: string;
   readonly conductors: readonly ConductorFacts[];
   readonly conductor: ConductorFacts;
   readonly open: boolean;
@@ -52,7 +60,12 @@ export const ConductorRow = memo(function ConductorRow({
       <ConductorFigures conductor={conductor} />
       {open ? (
         <View style={{ padding: 14, paddingTop: 4, gap: 14 }}>
-          <SizeAccess conductor={conductor} onSize={(size) => onSize(planned.id, size)} />
+          <SizeAccess
+            job={job}
+            circuitId={circuitId}
+            conductor={conductor}
+            onSize={(size) => onSize(planned.id, size)}
+          />
           <WorkingList steps={conductorWorking({ conductors }, planned.id)} />
         </View>
       ) : null}
@@ -105,20 +118,26 @@ function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts })
 }
 
 function SizeChoice({
+  job,
+  circuitId,
   conductor,
   onSize,
 }: {
+  readonly job: Job;
+  readonly circuitId: string;
   readonly conductor: ConductorFacts;
   readonly onSize: (size: string | null) => void;
 }) {
+  const verdicts = useVerdicts(job, circuitId, conductor.planned.id);
   const choices = conductorSizes[conductor.family].map(({ size }) => ({
     value: size,
+    ...verdictAt(verdicts, size),
     label: size === conductor.proposedSize ? `${size}, proposed` : size,
   }));
   return (
     <View style={{ gap: 6 }}>
       <Words kind="small" muted>
-        Choose another size and the findings judge it.
+        What each size would bring is told before it is taken.
       </Words>
       <ChoiceRow
         label={`Size of the ${conductor.planned.name.toLowerCase()}`}
@@ -126,12 +145,18 @@ function SizeChoice({
         value={conductor.size}
         onChoose={(size) => onSize(size === conductor.proposedSize ? null : size)}
       />
+      <VerdictLines verdicts={verdicts} values={choices.map(({ value }) => value)} taken={conductor.size} />
     </View>
   );
 }
 
 /** The choice of a size, or why there is none here. */
-function SizeAccess(props: { readonly conductor: ConductorFacts; readonly onSize: (size: string | null) => void }) {
+function SizeAccess(props: {
+  readonly job: Job;
+  readonly circuitId: string;
+  readonly conductor: ConductorFacts;
+  readonly onSize: (size: string | null) => void;
+}) {
   const { planned } = props.conductor;
   if (planned.duty === 'lead' || planned.sameSizeAs !== undefined) {
     return (

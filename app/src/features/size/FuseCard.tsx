@@ -1,4 +1,5 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import { protectionReasons } from '@harbor-latch/core/explain/index';
 import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
 import { memo } from 'react';
@@ -9,6 +10,8 @@ import { Icon } from '../../ui/Icon';
 import { standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import { VerdictLines } from './VerdictLines';
+import { verdictAt } from './verdictAt';
 
 type Sized = Extract<AssessedCircuit, { status: 'sized' }>;
 
@@ -22,8 +25,11 @@ export interface ProtectionChoice {
 export const FuseCard = memo(function FuseCard({
   facts,
   findings,
+  verdicts,
   onChoose,
 }: Pick<Sized, 'facts' | 'findings'> & {
+  /** What each rating would bring; null until that is known. */
+  readonly verdicts: Verdicts | null;
   readonly onChoose: (choice: ProtectionChoice) => void;
 }) {
   const palette = usePalette();
@@ -84,10 +90,17 @@ export const FuseCard = memo(function FuseCard({
               choices={ratings.map((ratingA) => ({
                 value: String(ratingA),
                 label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,
+                ...verdictAt(verdicts, String(ratingA)),
               }))}
               onChoose={(ratingA) =>
                 onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })
               }
+            />
+            <VerdictLines
+              verdicts={verdicts}
+              values={ratings.map(String)}
+              taken={String(protection.ratingA)}
+              unit={'\u00a0A'}
             />
           </>
         )}

@@ -3,7 +3,7 @@ import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Choices, Circuit, Job } from '@harbor-latch/core/job/index';
 import { cautions } from '@harbor-latch/core/reference/index';
 import { View } from 'react-native';
-import { useAlternatives, useFixes } from '../../data/assessment';
+import { useAlternatives, useFixes, useVerdicts } from '../../data/assessment';
 import { Card } from '../../ui/Card';
 import { Gradually } from '../../ui/Gradually';
 import { NotYet } from '../../ui/NotYet';
@@ -52,6 +52,8 @@ function Sized({
 }) {
   const { facts, findings, circuit } = assessed;
   const fixes = useFixes(job, circuit.id, findings);
+  const fuseVerdicts = useVerdicts(job, circuit.id, null);
+  const alternatives = useAlternatives(job, circuit.id);
   const choices = circuit.choices ?? {};
   const onChoices = (next: Choices, said: string) => onCircuit({ ...circuit, choices: next }, said);
   const chooseSize = useStable((id: string, size: string | null) => {
@@ -76,7 +78,9 @@ function Sized({
         ) : (
           <AlarmCard assessed={assessed} />
         )}
-        {assessed.status === 'sized' ? <SchoolRow choices={choices} onChoices={onChoices} /> : null}
+        {assessed.status === 'sized' ? (
+          <SchoolRow choices={choices} alternatives={alternatives} onChoices={onChoices} />
+        ) : null}
         <Findings
           findings={findings.filter(({ severity }) => severity !== 'note')}
           fixes={fixes.known}
@@ -85,7 +89,7 @@ function Sized({
         {assessed.status === 'sized' ? (
           <>
             <SupplyTable facts={assessed.facts} />
-            <Alternatives job={job} circuitId={circuit.id} />
+            {alternatives.length > 0 ? <AlternativesCard alternatives={alternatives} /> : null}
           </>
         ) : null}
         <Card>
@@ -102,6 +106,8 @@ function Sized({
             return (
               <ConductorRow
                 key={id}
+                job={job}
+                circuitId={circuit.id}
                 conductors={facts.conductors}
                 conductor={conductor}
                 open={selected === id}
@@ -112,7 +118,7 @@ function Sized({
           })}
         </Card>
         {assessed.status === 'sized' ? (
-          <FuseCard facts={assessed.facts} findings={findings} onChoose={chooseProtection} />
+          <FuseCard facts={assessed.facts} findings={findings} verdicts={fuseVerdicts} onChoose={chooseProtection} />
         ) : null}
         <Findings
           findings={findings.filter(({ severity }) => severity === 'note')}
@@ -130,9 +136,4 @@ function Sized({
       </Gradually>
     </View>
   );
-}
-
-function Alternatives({ job, circuitId }: { readonly job: Job; readonly circuitId: string }) {
-  const alternatives = useAlternatives(job, circuitId);
-  return alternatives.length === 0 ? null : <AlternativesCard alternatives={alternatives} />;
 }

@@ -74,12 +74,13 @@ describe('the size station', () => {
 
   it('keeps a chosen size, and goes back to the proposed one without a trace', async () => {
     await sizing(boatWith(), 'manual');
-    await page.press('14 AWG');
+    await page.press(page.labels('[role="radio"]').find((one) => one.startsWith('14 AWG')) ?? '');
+
     expect(changed.mock.calls[0]?.[0].choices?.conductors).toEqual({ manual: '14 AWG' });
     page.close();
     await sizing(boatWith({ choices: { conductors: { manual: '14 AWG', auto: '14 AWG' } } }), 'manual');
     expect(page.text).toContain('chosen by you');
-    await page.press('12 AWG, proposed');
+    await page.press('12 AWG, proposed, good');
     expect(changed.mock.calls[1]?.[0].choices?.conductors).toEqual({ auto: '14 AWG' });
   });
 
@@ -91,12 +92,26 @@ describe('the size station', () => {
     expect(page.text).toContain('Comes with the pump; enter it in the survey.');
   });
 
+  it('tells of every size and rating what it would bring, and why, before it is taken', async () => {
+    await sizing(boatWith(), 'manual');
+    const radios = page.labels('[role="radio"]');
+    const of = (start: string) => radios.filter((label) => label.startsWith(start));
+    expect(of('12 AWG, proposed')).toEqual(['12 AWG, proposed, good']);
+    expect(of('3\u00a0A')).toEqual(['3\u00a0A, refused']);
+    expect(of('7.5\u00a0A')).toEqual(['7.5\u00a0A, proposed, good']);
+    expect(of('18 AWG')[0]).toMatch(/, (caution|refused)$/);
+    expect(page.text).toMatch(/Refused: [\d ,to]+.A\. /);
+  });
+
   it('changes school, family, kind of protection and rating, each as a choice of its own', async () => {
     await sizing(boatWith());
     await page.press('10\u00a0% drop');
     await page.press('mm²');
     await page.press('thermal breaker');
-    await page.press('20\u00a0A');
+    await page.pressIn(
+      page.labelled('Rating'),
+      page.labels('[role="radio"]').find((one) => one.startsWith('20\u00a0A')) ?? '',
+    );
     expect(changed.mock.calls.map(([circuit]) => circuit.choices)).toEqual([
       { dropSchool: 'general' },
       { family: 'metric' },
