@@ -12,12 +12,15 @@ import { Words } from './Words';
 export const FindingCard = memo(function FindingCard({
   finding,
   fix,
+  main = false,
   trying = false,
   onFix,
 }: {
   readonly finding: Finding;
   /** What answers it, where that is known. */
   readonly fix: Fix | undefined;
+  /** Whether its fix is the main action of the page. */
+  readonly main?: boolean;
   /** Whether what may answer it is still being tried. */
   readonly trying?: boolean;
   readonly onFix: (findingId: string) => void;
@@ -40,7 +43,7 @@ export const FindingCard = memo(function FindingCard({
       {fix ? (
         <View style={{ alignItems: 'flex-start', gap: 6 }}>
           {fix.effect.length > 0 ? <Words kind="small">{`This gives: ${fix.effect.join('; ')}.`}</Words> : null}
-          <BigButton icon="wrench" onPress={() => onFix(finding.id)}>
+          <BigButton icon="wrench" mode={main ? 'contained' : 'outlined'} onPress={() => onFix(finding.id)}>
             {fix.label}
           </BigButton>
         </View>

@@ -15,5 +15,5 @@ export function BoatFindings({ draft, findings }: { readonly draft: Draft; reado
     drafts.replace(draft.id, withIdea(draft.job, fix));
     say(`Done: ${fix.label}`, () => drafts.undo(draft.id));
   };
-  return <Findings findings={findings} fixes={fixes.known} onTake={(id) => fixes.take(id, onFix)} />;
+  return <Findings main={false} findings={findings} fixes={fixes.known} onTake={(id) => fixes.take(id, onFix)} />;
 }

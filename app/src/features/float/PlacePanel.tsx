@@ -58,6 +58,7 @@ export function PlacePanel({
   const millimetres = (metres: number) => formatQuantity(metres, 'shortLength', units);
   const bestM = water.window?.recommendedM ?? null;
   const stands = piece !== undefined && bestM !== null && Math.abs(piece.place.zM - bestM) < SAME_M;
+  const offered = piece?.what === 'float' && piece.movable && bestM !== null && !stands;
   return (
     <View style={{ gap: 12 }}>
       {pieces.length > 1 ? (
@@ -70,11 +71,6 @@ export function PlacePanel({
           />
         </Labelled>
       ) : null}
-      <Findings
-        findings={findings.filter(({ severity }) => severity !== 'note')}
-        fixes={fixes.known}
-        onTake={(id) => fixes.take(id, onFix)}
-      />
       {piece?.what === 'float' && water.window ? (
         <View style={{ gap: 6, alignItems: 'flex-start' }}>
           <View role="status" aria-live="polite" style={{ gap: 2 }}>
@@ -90,10 +86,9 @@ export function PlacePanel({
               </Words>
             )}
           </View>
-          {bestM === null || stands || !piece.movable ? null : (
+          {!offered ? null : (
             <BigButton
               icon="arrow-collapse-vertical"
-              mode={findings.some(({ mayHaveFix }) => mayHaveFix) ? 'outlined' : 'contained'}
               onPress={() =>
                 onCircuit(
                   movedPiece(piece, { ...piece.place, zM: bestM }),
@@ -106,6 +101,12 @@ export function PlacePanel({
           )}
         </View>
       ) : null}
+      <Findings
+        findings={findings.filter(({ severity }) => severity !== 'note')}
+        fixes={fixes.known}
+        main={!offered}
+        onTake={(id) => fixes.take(id, onFix)}
+      />
       <Labelled label="Water shown">
         <ChoiceRow
           label="Water shown"

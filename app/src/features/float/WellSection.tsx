@@ -7,6 +7,7 @@ import { View as Box } from 'react-native';
 import Svg, { G, Path, Rect } from 'react-native-svg';
 import { useUnits } from '../../data/settings';
 import { placeLabels, type SideLabel } from '../../drawing/sideLabels';
+import { spread } from '../../drawing/spread';
 import {
   cutThrough,
   floorLine,
@@ -21,7 +22,7 @@ import type { Palette } from '../../ui/palette';
 import { usePalette } from '../../ui/theme';
 import { PieceHandle } from './PieceHandle';
 import type { Place, WellPiece } from './wellPieces';
-import { Leader, LimitMark, PieceShape, ScaleBar, SideWords, Wall, WindowBand, yOf } from './wellShapes';
+import { Leader, LimitMark, PieceShape, reachOf, ScaleBar, SideWords, Wall, WindowBand, yOf } from './wellShapes';
 
 /** Room for labels at the right, px. */
 const SIDE = 128;
@@ -63,9 +64,15 @@ export function WellSection(props: WellSectionProps) {
     [from, to, low, high, width, height],
   );
   const acrossOf = ({ xM, yM }: { readonly xM: number; readonly yM: number }) => (cut === 'along' ? xM : yM);
-  // A float drawn on its pump stands beside it instead, with a line to its place.
-  const besideOf = (piece: WellPiece) =>
-    piece.what === 'float' && pieces.some((other) => onTop(other, piece, scale, acrossOf)) ? BESIDE : 0;
+  // What would be drawn over another piece stands beside it instead, with a line to its place.
+  const beside = spread(
+    [...pieces]
+      .sort((one, other) => Number(one.what === 'float') - Number(other.what === 'float'))
+      .map((piece) => ({ id: piece.id, x: scale.x(acrossOf(piece.place)), ...reachOf(piece, scale) })),
+    0,
+    width - SIDE,
+  );
+  const besideOf = ({ id }: WellPiece) => beside.get(id) ?? 0;
   const xOf = (piece: WellPiece) => scale.x(acrossOf(piece.place)) + besideOf(piece);
   const own = pieces.find(({ id }) => id === chosen);
   const millimetres = (metres: number) => formatQuantity(metres, 'shortLength', units);
@@ -202,17 +209,6 @@ const Hull = memo(function Hull({
   );
 });
 
-/** How far beside its pump a float is drawn, px. */
-const BESIDE = 30;
-
-function onTop(pump: WellPiece, float: WellPiece, scale: Scale, acrossOf: (place: Place) => number): boolean {
-  return (
-    pump.what === 'pump' &&
-    Math.abs(acrossOf(pump.place) - acrossOf(float.place)) * scale.perM < 22 &&
-    Math.abs(pump.place.zM - float.place.zM) * scale.perM < 44
-  );
-}
-
 /** What a screen reader hears of the section. */
 function sectionInWords(
   { pose, levelM, cut, pieces, water }: WellSectionProps,
@@ -261,10 +257,12 @@ function windowLabels(water: WaterFacts, scale: Scale, millimetres: (metres: num
   const { window } = water;
   if (!window) return [];
   return [
-    ...(window.maxM === null ? [] : [{ id: 'max', at: scale.y(window.maxM), words: `to ${millimetres(window.maxM)}` }]),
+    ...(window.maxM === null
+      ? []
+      : [{ id: 'max', at: scale.y(window.maxM), words: `base to ${millimetres(window.maxM)}` }]),
     ...(window.minM === null
       ? []
-      : [{ id: 'min', at: scale.y(window.minM), words: `from ${millimetres(window.minM)}` }]),
+      : [{ id: 'min', at: scale.y(window.minM), words: `base from ${millimetres(window.minM)}` }]),
     ...(window.recommendedM === null
       ? []
       : [{ id: 'best', at: scale.y(window.recommendedM), words: `best ${millimetres(window.recommendedM)}` }]),

@@ -2,6 +2,7 @@ import type { WaterFacts } from '@harbor-latch/core/findings/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { memo } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import type { Upright } from '../../drawing/spread';
 import type { Scale } from '../../drawing/wellDrawing';
 import type { Palette } from '../../ui/palette';
 import { fonts } from '../../ui/theme';
@@ -107,6 +108,13 @@ export const WindowBand = memo(function WindowBand({
   );
 });
 
+/** What a piece takes up about its place, its words included, px. */
+export function reachOf(piece: WellPiece, scale: Scale): Omit<Upright, 'id' | 'x'> {
+  const base = scale.y(piece.place.zM);
+  if (piece.what === 'pump') return { left: 15, right: 15, top: base - 36, bottom: base };
+  return { left: 12, right: 30, top: scale.y(piece.place.zM + piece.onM) - 8, bottom: base + 3 };
+}
+
 export const PieceShape = memo(function PieceShape({
   piece,
   x,
@@ -132,6 +140,7 @@ export const PieceShape = memo(function PieceShape({
   if (piece.what === 'pump') {
     return (
       <G>
+        {beside === 0 ? null : <ToPlace from={x - beside} to={x} y={base - 4} ink={ink} />}
         <Rect x={x - 13} y={base - 12} width={26} height={12} fill={palette.surface} stroke={ink} strokeWidth={2} />
         <Circle cx={x} cy={base - 23} r={11} fill={palette.surface} stroke={ink} strokeWidth={2} />
         <SvgText x={x} y={base - 18.5} textAnchor="middle" fontFamily={fonts.bold} fontSize={13} fill={ink}>
@@ -154,9 +163,7 @@ export const PieceShape = memo(function PieceShape({
   const reach = taken ? 24 : 9;
   return (
     <G>
-      {beside === 0 ? null : (
-        <Line x1={x - beside} x2={x} y1={base} y2={base} stroke={ink} strokeWidth={1.5} strokeDasharray="3 3" />
-      )}
+      {beside === 0 ? null : <ToPlace from={x - beside} to={x} y={base} ink={ink} />}
       <Line x1={x} x2={x} y1={base} y2={on - 4} stroke={ink} strokeWidth={2} />
       <Path d={`M${x - 10} ${base} h20`} stroke={ink} strokeWidth={4} />
       <Path d={`M${x + 3} ${on} h${reach} M${x + 3} ${off} h${reach}`} stroke={ink} strokeWidth={2} />
@@ -181,6 +188,26 @@ export const PieceShape = memo(function PieceShape({
     </G>
   );
 });
+
+/** From where a piece stands to where it is drawn. */
+function ToPlace({
+  from,
+  to,
+  y,
+  ink,
+}: {
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
+  readonly ink: string;
+}) {
+  return (
+    <G>
+      <Line x1={from} x2={to} y1={y} y2={y} stroke={ink} strokeWidth={1.5} strokeDasharray="3 3" />
+      <Circle cx={from} cy={y} r={2.5} fill={ink} />
+    </G>
+  );
+}
 
 /** How long a tenth of a metre, or four inches, is on this sheet. */
 export const ScaleBar = memo(function ScaleBar({

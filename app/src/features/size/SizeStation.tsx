@@ -123,6 +123,7 @@ function Sized({
         <Findings
           findings={findings.filter(({ severity }) => severity === 'note')}
           fixes={fixes.known}
+          main={false}
           onTake={(id) => fixes.take(id, onFix)}
         />
         <WiredAsCard statements={assessed.wiredAs} />
