@@ -101,3 +101,45 @@ export async function layAllOut(page: Page): Promise<void> {
       if (getComputedStyle(element).contentVisibility === 'auto') element.style.contentVisibility = 'visible';
   });
 }
+
+/** Goes to a station: on a phone by way of its place. */
+export async function goTo(page: Page, station: string): Promise<void> {
+  const tab = page.getByRole('tab', { name: new RegExp(`^${station}`) });
+  if (!(await tab.first().isVisible())) await page.getByRole('tab', { name: 'Plan' }).click();
+  await tab.first().click();
+}
+
+/** Opens a folded part of the survey. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  await page
+    .getByRole('button', { name: `${title}: `, expanded: false })
+    .filter({ visible: true })
+    .click();
+}
+
+/** A user's hand: every touch and every key of a keyboard is counted. */
+export class Hand {
+  taps = 0;
+  keys = 0;
+
+  constructor(private readonly page: Page) {}
+
+  async tap(role: 'button' | 'radio' | 'tab' | 'link', name: string | RegExp): Promise<void> {
+    const target = this.page
+      .getByRole(role, { name, ...(typeof name === 'string' ? { exact: true } : {}) })
+      .filter({ visible: true });
+    await target.first().tap();
+    this.taps += 1;
+  }
+
+  /** Puts a figure into a field that is touched first, unless the keyboard is there already. */
+  async type(label: string, text: string): Promise<void> {
+    const field = this.page.getByLabel(label).filter({ visible: true });
+    if (!(await field.evaluate((element) => element === document.activeElement))) {
+      await field.tap();
+      this.taps += 1;
+    }
+    await this.page.keyboard.type(text);
+    this.keys += text.length;
+  }
+}

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { schemeKeys } from '@harbor-latch/core/schemes/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import type { Page } from '@playwright/test';
-import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
+import { addBoat, demoBoat, expect, firstCircuit, goTo, open, placesOf, storedBoat, test } from '../yard';
 
 const radio = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
 const told = (page: Page, words: string) => expect(page.getByText(words)).toBeVisible();
@@ -148,7 +148,7 @@ test(
     await expect(
       page.getByText('Auto positive: moved from Manual / off / auto, auto to Manual / off / auto, common.'),
     ).toBeVisible();
-    await page.getByRole('tab', { name: 'Size' }).click();
+    await goTo(page, 'Size');
     await expect(page.getByText(/off does not isolate it/)).toBeVisible();
     await page.getByRole('tab', { name: 'Bench' }).click();
     await page.getByRole('tab', { name: 'Rewire' }).click();

@@ -132,10 +132,10 @@ test('a boat without wells begins with typical figures, each marked as a guess',
   const job = await addBoat(request, { ...dry, circuits: [circuit] });
   await open(page, placesOf(job).float, 'Main bilge pump');
   await page.getByRole('button', { name: 'Begin with typical figures' }).click();
-  await told(page, 'Still a guess: the well, the poses, the hose.');
+  await told(page, 'Still estimates: the well, the poses, the hose.');
   await told(page, /Best height of its base/);
   await page.goto(placesOf(job).boat);
-  await page.getByRole('button', { name: /^Bilge: V, .* a guess$/ }).click();
+  await page.getByRole('button', { name: /^Bilge: V, .* estimate$/ }).click();
   await page.getByRole('button', { name: 'These are measured now' }).first().click();
   await expect(page.getByRole('button', { name: /^Bilge: V, .* long$/ })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+import { addBoat, demoBoat, expect, goTo, open, placesOf, storedBoat, test, unfold } from '../yard';
 
 test('what was typed survives a reload, also when it is no figure yet', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Reloaded'));
@@ -48,6 +48,7 @@ test('a field takes either unit system, and the same length comes out', async ({
 test('a default is shown as one, and comes back when the entry is emptied', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Defaults'));
   await open(page, placesOf(job).survey, 'Main bilge pump');
+  await unfold(page, 'Source');
   const stub = page.getByLabel('Battery to fuse, in mm');
   await stub.fill('');
   await expect(stub).toHaveAttribute('placeholder', '150');
@@ -83,11 +84,11 @@ test('pages not yet seen open without a connection, once the first has stood for
   await context.setOffline(true);
   await page.getByRole('link', { name: /Bilge pump/ }).click();
   for (const station of ['Survey', 'Size', 'Float', 'Bench']) {
-    await page.getByRole('tab', { name: station }).click();
+    await goTo(page, station);
     await expect(page.getByRole('tab', { name: station, selected: true })).toBeVisible();
   }
   await expect(page.getByText('Pump standing.').filter({ visible: true }).first()).toBeVisible();
-  await page.getByRole('tab', { name: 'Survey' }).click();
+  await goTo(page, 'Survey');
   await page.getByLabel('Source to panel, one way, in m').fill('2.6');
   await expect(page.getByText('Kept on this device, server away').filter({ visible: true })).toBeVisible();
   await context.setOffline(false);

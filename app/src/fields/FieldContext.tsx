@@ -1,3 +1,4 @@
+import { isEstimate } from '@harbor-latch/core/job/isEstimate';
 import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
 import { useDrafts } from '../data/boats';
 import type { Draft } from '../data/draft';
@@ -48,6 +49,11 @@ export function useRound(path: JobPath): string {
     return kept.current.round;
   });
   return [id, round, ...path].join('/');
+}
+
+/** Whether the figure at a path is one that nobody measured. */
+export function useEstimated(path: JobPath): boolean {
+  return useDraftPart(({ job }) => isEstimate(job, path)) ?? false;
 }
 
 export interface FieldAccess {

@@ -61,6 +61,7 @@ export function FieldFrame({
   needed = false,
   assumed,
   entered,
+  estimated,
   error,
   doubt,
   guide,
@@ -68,6 +69,8 @@ export function FieldFrame({
   children,
 }: NumberFieldProps & {
   readonly entered: boolean;
+  /** Whether what is entered is a guess that nobody measured. */
+  readonly estimated: boolean;
   readonly error: string | undefined;
   /** What makes the figure look mistaken. */
   readonly doubt: string | undefined;
@@ -77,7 +80,17 @@ export function FieldFrame({
   const palette = usePalette();
   const styles = useStyles();
   const tag =
-    error !== undefined || entered ? null : needed ? 'needed' : assumed === undefined ? 'not entered' : 'default';
+    error !== undefined
+      ? null
+      : estimated
+        ? 'estimate'
+        : entered
+          ? null
+          : needed
+            ? 'needed'
+            : assumed === undefined
+              ? 'not entered'
+              : 'default';
   return (
     <View style={styles.frame}>
       <View style={styles.head}>
@@ -85,7 +98,11 @@ export function FieldFrame({
           {label}
         </Words>
         {tag === null ? null : (
-          <Words kind="small" color={needed ? palette.caution : palette.muted} style={needed ? styles.needed : null}>
+          <Words
+            kind="small"
+            color={tag === 'needed' || estimated ? palette.caution : palette.muted}
+            style={needed || estimated ? styles.needed : null}
+          >
             {tag}
           </Words>
         )}

@@ -14,7 +14,7 @@ import { PressRow } from '../ui/PressRow';
 import { stylesFor } from '../ui/stylesFor';
 import { useStable } from '../ui/useStable';
 import { Words } from '../ui/Words';
-import { useDoubt, useField, useRound, type FieldAccess } from './FieldContext';
+import { useDoubt, useEstimated, useField, useRound, type FieldAccess } from './FieldContext';
 import { Entry, FieldFrame, StepButton } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';
 import { sameProps } from './sameProps';
@@ -44,6 +44,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
   const { path, quantity } = props;
   const field = useField(path);
   const doubt = useDoubt(path);
+  const estimated = useEstimated(path);
   const {
     field: form,
     fieldState: { error },
@@ -83,6 +84,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
     <FieldFrame
       {...props}
       entered={field.value !== undefined}
+      estimated={estimated}
       error={error?.message}
       doubt={doubt}
       under={props.picks ? <Picks {...props} picks={props.picks[units]} units={units} onPick={enter} /> : null}

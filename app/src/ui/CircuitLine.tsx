@@ -26,7 +26,7 @@ export function CircuitLine({
         <Words kind="strong" numberOfLines={2}>
           {name}
         </Words>
-        <Words kind="small" muted numberOfLines={2}>
+        <Words kind="small" muted>
           {summary ? inWords(summary) : 'Being worked out'}
         </Words>
       </View>

@@ -71,11 +71,16 @@ export function Screen({
   );
 }
 
+/** Back where one came from, as it was left; from an address that was opened by itself to the page above. */
 function BackButton({ to }: { readonly to: string }) {
   const router = useRouter();
   return (
     <View style={{ margin: 6 }}>
-      <ToolButton icon="arrow-left" label="Back" onPress={() => router.navigate(to)} />
+      <ToolButton
+        icon="arrow-left"
+        label="Back"
+        onPress={() => (router.canGoBack() ? router.back() : router.navigate(to))}
+      />
     </View>
   );
 }

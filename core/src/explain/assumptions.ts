@@ -1,5 +1,5 @@
 import { defaultWindingOhm } from '../circuit';
-import { batteryChemistry, defaults, internalResistanceOhm } from '../reference';
+import { batteryChemistry, defaults, internalResistanceOhm, pumpCatalogue } from '../reference';
 import { formatOhms, formatQuantity, plainNumber, type UnitSystem } from '../units';
 import { legOf, type Battery, type Circuit } from '../job';
 import { schemeOf } from '../schemes';
@@ -19,6 +19,22 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
   const { legs: surveyedLegs, options } = schemeOf(circuit);
   const labelV = pump.labelV ?? defaults.labelV;
   const assumptions: (Assumption | false)[] = [
+    ...surveyedLegs.map(({ key, name }): Assumption | false => {
+      const { lengthM, guessed } = legOf(circuit, key);
+      return (
+        guessed === true &&
+        lengthM !== undefined && {
+          what: `${name}, one way`,
+          assumed: `${formatQuantity(lengthM, 'length', units)}, an estimate by the hull’s length`,
+          changes: 'sets size and drop: measure it before cable is cut',
+        }
+      );
+    }),
+    pump.catalogue !== undefined && {
+      what: 'Pump',
+      assumed: `typical of its class, ${pumpCatalogue[pump.catalogue].name}`,
+      changes: 'sets size, fuse and flow: read its label',
+    },
     pump.makerFuseA === undefined && {
       what: 'Maker’s fuse',
       assumed: 'no limit',

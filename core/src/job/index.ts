@@ -1,6 +1,7 @@
 export * from './differences';
 export * from './fieldNames';
 export * from './fields';
+export * from './isEstimate';
 export * from './plausible';
 export * from './schema';
 export * from './newJob';

@@ -75,6 +75,7 @@ export const legSchema = z.strictObject({
     .max(8, { error: 'A leg has at most eight further pieces.' })
     .optional()
     .describe('Further pieces of the same leg in other surroundings.'),
+  guessed: z.boolean().optional().describe('True while its length is one typical of the hull’s, that nobody measured.'),
 });
 
 /** The cable to the bilge, in which the auto conductor may go another way. */

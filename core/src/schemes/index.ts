@@ -1,3 +1,4 @@
+export * from './exampleBoats';
 export * from './keys';
 export * from './outline';
 export * from './plan';

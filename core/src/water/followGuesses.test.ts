@@ -1,6 +1,6 @@
 import { newCircuit, newJob, type Job } from '../job';
 import { followGuesses } from './followGuesses';
-import { typicalHose, typicalIngress, typicalPoses, typicalWell } from './typical';
+import { typicalHose, typicalIngress, typicalLegs, typicalPoses, typicalWell } from './typical';
 
 const ids = { boatId: '6d1f0f6e-0d5c-4a55-9a0e-000000000000', batteryId: 'house' };
 
@@ -11,7 +11,13 @@ function boat(hullLengthM: number): Job {
     wells: [typicalWell('sump', hullLengthM)],
     poses: typicalPoses(hullLengthM),
     ingress: typicalIngress(hullLengthM),
-    circuits: [{ ...circuit, water: { wellId: 'sump', hose: typicalHose(circuit.pump, hullLengthM) } }],
+    circuits: [
+      {
+        ...circuit,
+        legs: typicalLegs(hullLengthM),
+        water: { wellId: 'sump', hose: typicalHose(circuit.pump, hullLengthM) },
+      },
+    ],
   };
 }
 
@@ -22,6 +28,19 @@ describe('guesses', () => {
     const short = boat(6);
     const long = followGuesses(short, withLength(short, 11));
     expect(long).toEqual(boat(11));
+  });
+
+  it('are none any more where somebody typed another length, and the others go on following', () => {
+    const before = boat(8);
+    const [circuit] = before.circuits;
+    if (!circuit) throw new Error('no circuit');
+    const legs = { ...circuit.legs, sourceToPanel: { lengthM: 2.2, guessed: true } };
+    const typed = followGuesses(before, { ...before, circuits: [{ ...circuit, legs }] });
+    expect(typed.circuits[0]?.legs.sourceToPanel).toEqual({ lengthM: 2.2 });
+    expect(typed.circuits[0]?.legs.panelToBilge).toEqual({ lengthM: 4, guessed: true });
+    const longer = followGuesses(typed, withLength(typed, 10));
+    expect(longer.circuits[0]?.legs.sourceToPanel).toEqual({ lengthM: 2.2 });
+    expect(longer.circuits[0]?.legs.panelToBilge).toEqual({ lengthM: 5, guessed: true });
   });
 
   it('follow the pump’s flow in the bore of the hose', () => {

@@ -1,4 +1,4 @@
-import type { CircuitWater, HoseSurvey, IngressSurvey, Pose, Pump, WellSurvey } from '../job';
+import type { Circuit, CircuitWater, HoseSurvey, IngressSurvey, Pose, Pump, WellSurvey } from '../job';
 
 const round = (metres: number, to = 0.01) => Math.round(metres / to) * to;
 const tidy = (metres: number) => Number(round(metres).toFixed(2));
@@ -46,6 +46,22 @@ export function typicalIngress(hullLengthM = USUAL_LENGTH_M): IngressSurvey[] {
     { id: 'wet-night', name: 'A wet night', sources: [{ kind: 'rain', areaM2: openM2, rateMmPerH: 4 }], guessed: true },
     { id: 'drip', name: 'A steady drip', sources: [{ kind: 'drip', perMinute: 40 }], guessed: true },
   ];
+}
+
+/** Shares of the hull's length that a cable runs, one way: the battery stands near the panel, the pump far from it. */
+const legShare = { sourceToPanel: 0.25, panelToBilge: 0.5, bilgeToNegative: 0.75 } as const;
+
+/** Legs such as a hull of this length mostly has; the way back is as long as the ways out. */
+export function typicalLegs(hullLengthM = USUAL_LENGTH_M): Circuit['legs'] {
+  const leg = (key: keyof typeof legShare) => ({
+    lengthM: Number((Math.round(legShare[key] * hullLengthM * 10) / 10).toFixed(1)),
+    guessed: true,
+  });
+  return {
+    sourceToPanel: leg('sourceToPanel'),
+    panelToBilge: leg('panelToBilge'),
+    bilgeToNegative: leg('bilgeToNegative'),
+  };
 }
 
 /** Common bores, m, up to the open flow each serves, L/h. */

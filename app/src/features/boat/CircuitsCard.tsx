@@ -2,10 +2,12 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { summaryOf } from '@harbor-latch/core/assess/summary';
 import { withoutCircuit } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
 import { Card } from '../../ui/Card';
+import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Empty } from '../../ui/Empty';
 import { PressRow } from '../../ui/PressRow';
 import { useSay } from '../../ui/Said';
@@ -28,7 +30,9 @@ export function CircuitsCard({
   const say = useSay();
   const { job } = draft;
   const undo = () => drafts.undo(draft.id);
+  const [asked, setAsked] = useState<{ readonly id: string; readonly name: string } | null>(null);
   const duplicate = (id: string) => {
+    setAsked(null);
     const index = job.circuits.findIndex((circuit) => circuit.id === id);
     const original = job.circuits[index];
     if (!original) return;
@@ -37,6 +41,7 @@ export function CircuitsCard({
     say(`Duplicated ${original.name}`, undo);
   };
   const remove = (id: string, name: string) => {
+    setAsked(null);
     drafts.replace(draft.id, withoutCircuit(job, id));
     say(`Removed ${name}`, undo);
   };
@@ -82,11 +87,25 @@ export function CircuitsCard({
             >
               <CircuitLine name={name} summary={one} />
             </PressRow>
-            <ToolButton icon="content-copy" label={`Duplicate circuit ${name}`} onPress={() => duplicate(id)} />
-            <ToolButton icon="delete-outline" label={`Remove circuit ${name}`} onPress={() => remove(id, name)} />
+            <ToolButton
+              icon="dots-vertical"
+              label={`More for circuit ${name}`}
+              onPress={() => setAsked({ id, name })}
+            />
           </View>
         );
       })}
+      {asked ? (
+        <ConfirmDialog
+          title={asked.name}
+          text="Both can be undone."
+          actions={[
+            { label: 'Duplicate', onPress: () => duplicate(asked.id) },
+            { label: 'Remove', onPress: () => remove(asked.id, asked.name) },
+          ]}
+          onClose={() => setAsked(null)}
+        />
+      ) : null}
     </Card>
   );
 }

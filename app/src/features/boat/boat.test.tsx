@@ -53,7 +53,7 @@ describe('a boat’s details', () => {
 });
 
 describe('a boat’s water', () => {
-  it('begins with typical figures for its length, each of them said to be a guess', async () => {
+  it('begins with typical figures for its length, each of them said to be an estimate', async () => {
     const job = boatWith();
     water({ ...job, boat: { ...job.boat, hullLengthM: 6 } });
     expect(page.text).toContain('No well surveyed yet');
@@ -61,7 +61,7 @@ describe('a boat’s water', () => {
     expect(page.job.wells?.[0]).toMatchObject({ name: 'Well 1', guessed: true });
     expect(page.job.poses).toHaveLength(4);
     expect(page.job.ingress?.every(({ guessed }) => guessed)).toBe(true);
-    expect(page.text).toContain('a guess');
+    expect(page.text).toContain('estimate');
   });
 
   it('takes a well’s measures, whatever its section, and says when they were measured', async () => {

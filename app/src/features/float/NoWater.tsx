@@ -49,7 +49,7 @@ export function NoWater({ draft, assessed, onJob }: FloatStationProps) {
         }
       >
         A well is where water gathers. Begin with what a hull of this length mostly has: every such figure is marked as
-        a guess until you replace it by a measurement, and the first answers come at once.
+        an estimate until you replace it by a measurement, and the first answers come at once.
       </Empty>
     </View>
   );

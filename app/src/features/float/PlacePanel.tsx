@@ -242,7 +242,7 @@ function FloatKind({ index, water }: { readonly index: number; readonly water: W
   );
 }
 
-/** What is still a guess, named where it is used. */
+/** What is still an estimate, named where it is used. */
 function Guesses({ draft, water }: { readonly draft: Draft; readonly water: WaterFacts }) {
   const { poses = [], circuits } = draft.job;
   const guessed = [
@@ -255,7 +255,7 @@ function Guesses({ draft, water }: { readonly draft: Draft; readonly water: Wate
   if (guessed.length === 0) return null;
   return (
     <Notice tone="note" icon="help-circle-outline">
-      {`Still a guess: ${guessed.join(', ')}. These are figures typical of the hull’s length; measure them on the Boat page and under Hose.`}
+      {`Still estimates: ${guessed.join(', ')}. These are figures typical of the hull’s length; measure them on the Boat page and under Hose.`}
     </Notice>
   );
 }

@@ -1,6 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { standingBy } from '@harbor-latch/core/assess/standing';
 import { circuitWorking } from '@harbor-latch/core/explain/index';
+import { legKeys, legKinds, legOf } from '@harbor-latch/core/job/legs';
 import type { CircuitFacts } from '@harbor-latch/core/findings/index';
 import { defaults, dropSchools, protectionFamilies } from '@harbor-latch/core/reference/index';
 import { formatPercent, formatVolts } from '@harbor-latch/core/units/index';
@@ -22,6 +23,7 @@ export const AnswerCard = memo(function AnswerCard({ facts, findings }: Pick<Siz
   const [open, setOpen] = useState(false);
   const standing = standingBy(findings);
   const worst = findings.filter((finding) => finding.severity === standing).length;
+  const estimated = estimatesOf(facts.circuit);
   const rated = facts.supplies.find((row) => row.supplyV === defaults.ratedSupplyV);
   return (
     <Card>
@@ -38,6 +40,14 @@ export const AnswerCard = memo(function AnswerCard({ facts, findings }: Pick<Siz
           />
           {rated ? <Figure name="At the pump from 12.0 V" value={formatVolts(rated.pumpV)} /> : null}
         </View>
+        {estimated.length === 0 ? null : (
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <Icon name="help-circle-outline" size={20} color={palette.caution} />
+            <Words kind="small" style={{ flex: 1, minWidth: 0 }}>
+              {`By estimates: ${estimated.join(', ')}. Measure before cable is cut.`}
+            </Words>
+          </View>
+        )}
         <DropGauge percent={facts.dropPercent} allowed={dropSchools[facts.dropSchool].percent} volts={facts.dropV} />
         <PressRow
           label={open ? 'Hide working' : 'Show working'}
@@ -58,6 +68,12 @@ export const AnswerCard = memo(function AnswerCard({ facts, findings }: Pick<Siz
 function sizesInWords(facts: CircuitFacts): string {
   const carrying = facts.conductors.filter(({ planned }) => planned.duty === 'pump');
   return [...new Set(carrying.map((conductor) => conductor.size))].join(', ');
+}
+
+/** What the answer stands on that nobody measured. */
+function estimatesOf({ legs, pump }: CircuitFacts['circuit']): string[] {
+  const lengths = legKeys.filter((key) => legOf({ legs }, key).guessed === true).map((key) => legKinds[key].name);
+  return [...lengths, ...(pump.catalogue === undefined ? [] : ['the pump’s figures'])];
 }
 
 /** One figure with its name over it. */

@@ -8,15 +8,21 @@ import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
 import { CircuitLine } from '../../ui/CircuitLine';
 import { PressRow } from '../../ui/PressRow';
-import { StandingBadge } from '../../ui/Standing';
+import { StandingBadge, standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
+import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
 
 /** A boat of the yard: its circuits, each with the worst that was found. */
 export const BoatCard = memo(function BoatCard({
   draft,
   summary,
+  open,
+  onOpen,
 }: {
+  /** Whether her circuits are shown under her. */
+  readonly open: boolean;
+  readonly onOpen: (id: string, open: boolean) => void;
   readonly draft: Draft;
   /** What is known of it; undefined while it is being worked out. */
   readonly summary: BoatSummary | undefined;
@@ -32,23 +38,35 @@ export const BoatCard = memo(function BoatCard({
   ];
   return (
     <Card>
-      <PressRow
-        role="link"
-        label={`Boat ${boat.name}`}
-        onPress={() => router.navigate(`/boat/${draft.id}`)}
-        style={{ padding: 14, flexDirection: 'row', gap: 10 }}
-      >
-        <View style={{ flex: 1, minWidth: 0, gap: 2 }}>
-          <Words kind="heading" level={2} numberOfLines={2}>
-            {boat.name}
-          </Words>
-          <Words kind="small" muted numberOfLines={2}>
-            {craft.filter(Boolean).join(' · ') || 'No details yet'}
-          </Words>
-        </View>
-        {summary ? <StandingBadge standing={summary.standing} /> : null}
-      </PressRow>
-      {circuits.map(({ id, name }) => {
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <PressRow
+          role="link"
+          label={`Boat ${boat.name}${summary ? `, ${standingLook[summary.standing].word.toLowerCase()}` : ''}`}
+          onPress={() => router.navigate(`/boat/${draft.id}`)}
+          style={{ flex: 1, minWidth: 0, padding: 14, paddingRight: 4, flexDirection: 'row', gap: 10 }}
+        >
+          <View style={{ flex: 1, minWidth: 0, gap: 2 }}>
+            <Words kind="heading" level={2} numberOfLines={2}>
+              {boat.name}
+            </Words>
+            <Words kind="small" muted>
+              {craft.filter(Boolean).join(' · ') || 'No details yet'}
+            </Words>
+            {open || circuits.length === 0 ? null : (
+              <Words kind="small">{summary ? foldedWords(summary) : `${circuits.length} circuits`}</Words>
+            )}
+          </View>
+          {summary ? <StandingBadge standing={summary.standing} /> : null}
+        </PressRow>
+        {circuits.length > 0 ? (
+          <ToolButton
+            icon={open ? 'chevron-up' : 'chevron-down'}
+            label={`${open ? 'Fold' : 'Show'} the circuits of ${boat.name}`}
+            onPress={() => onOpen(draft.id, !open)}
+          />
+        ) : null}
+      </View>
+      {(open ? circuits : []).map(({ id, name }) => {
         const one = summary?.circuits.find((circuit) => circuit.id === id);
         return (
           <PressRow
@@ -75,3 +93,13 @@ export const BoatCard = memo(function BoatCard({
     </Card>
   );
 });
+
+/** "4 circuits: 2 stop, 1 caution". */
+function foldedWords({ circuits }: BoatSummary): string {
+  const standings = (['stop', 'caution', 'incomplete'] as const).flatMap((standing) => {
+    const count = circuits.filter((one) => one.standing === standing).length;
+    return count === 0 ? [] : [`${count} ${standingLook[standing].word.toLowerCase()}`];
+  });
+  const many = circuits.length === 1 ? '1 circuit' : `${circuits.length} circuits`;
+  return `${many}: ${standings.length === 0 ? 'good' : standings.join(', ')}`;
+}

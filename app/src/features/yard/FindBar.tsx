@@ -1,14 +1,27 @@
+import type { Standing } from '@harbor-latch/core/assess/standing';
 import { View } from 'react-native';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { SearchField } from '../../ui/SearchField';
+import { standingLook } from '../../ui/Standing';
 import type { Finding } from './find';
+
+const ALL = 'all';
+const standings: readonly Standing[] = ['stop', 'caution', 'incomplete', 'good'];
 
 /** Searching the yard and ordering it. */
 export function FindBar({
   finding,
   onFinding,
   put,
+  count,
+  onFold,
+  folded,
 }: {
+  /** How many boats of those in sight stand so. */
+  readonly count: ReadonlyMap<Standing, number>;
+  readonly folded: boolean;
+  /** Folds every boat to a line, or opens them all. */
+  readonly onFold: (folded: boolean) => void;
   readonly finding: Finding;
   readonly onFinding: (finding: Finding) => void;
   /** How many boats are put away. */
@@ -31,6 +44,28 @@ export function FindBar({
             { value: 'name', label: 'By name' },
           ]}
           onChoose={(order: Finding['order']) => onFinding({ ...finding, order })}
+        />
+        {count.size > 1 ? (
+          <ChoiceRow
+            label="Show"
+            value={finding.standing ?? ALL}
+            choices={[
+              { value: ALL, label: 'All' },
+              ...standings
+                .filter((one) => count.has(one))
+                .map((one) => ({ value: one, label: `${standingLook[one].word} (${count.get(one) ?? 0})` })),
+            ]}
+            onChoose={(one) => onFinding({ ...finding, standing: standings.find((known) => known === one) ?? null })}
+          />
+        ) : null}
+        <ChoiceRow
+          label="Circuits"
+          value={folded ? 'folded' : 'open'}
+          choices={[
+            { value: 'open', label: 'With circuits' },
+            { value: 'folded', label: 'Folded' },
+          ]}
+          onChoose={(how) => onFold(how === 'folded')}
         />
         {put > 0 ? (
           <ChoiceRow

@@ -1,7 +1,10 @@
 import { freeName, jobFields } from '@harbor-latch/core/job/index';
+import { exampleBoatKeys, exampleBoats, type ExampleBoatKey } from '@harbor-latch/core/schemes/exampleBoats';
 import { formatQuantity, parseQuantity, shownUnit, type UnitSystem } from '@harbor-latch/core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
 import { z } from 'zod';
 import { useUnits } from '../../data/settings';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -27,22 +30,37 @@ function lengthOf(typed: string, units: UnitSystem): { readonly lengthM?: number
 export interface NewBoat {
   readonly name: string;
   readonly hullLengthM?: number;
+  /** Kind of craft that she is begun from; null: from nothing. */
+  readonly example: ExampleBoatKey | null;
 }
+
+const NOTHING = '';
 
 /** Asks how long a new boat is, which the guesses about her water go by, and what she is called; both may be left out. */
 export function NewBoatDialog({
   taken,
+  first = null,
   onBoat,
   onClose,
 }: {
+  /** Kind of craft that is offered first. */
+  readonly first?: ExampleBoatKey | null;
   /** Names of the boats in the yard. */
   readonly taken: readonly string[];
   readonly onBoat: (boat: NewBoat) => void;
   readonly onClose: () => void;
 }) {
   const units = useUnits();
+  const [example, setExample] = useState<ExampleBoatKey | null>(first);
   const named = (lengthM?: number) =>
-    freeName(lengthM === undefined ? 'Boat' : `Boat of ${formatQuantity(lengthM, 'length', units, 1)}`, taken);
+    freeName(
+      example !== null
+        ? exampleBoats[example].name
+        : lengthM === undefined
+          ? 'Boat'
+          : `Boat of ${formatQuantity(lengthM, 'length', units, 1)}`,
+      taken,
+    );
   const length = z.string().transform((typed, context) => {
     const read = lengthOf(typed, units);
     if (!('wrong' in read)) return read.lengthM;
@@ -58,10 +76,27 @@ export function NewBoatDialog({
   const suggested = named('wrong' in read ? undefined : read.lengthM);
   const submit = () =>
     void handleSubmit(({ length: hullLengthM, name }) =>
-      onBoat({ name: name === '' ? suggested : name, ...(hullLengthM === undefined ? {} : { hullLengthM }) }),
+      onBoat({ name: name === '' ? suggested : name, example, ...(hullLengthM === undefined ? {} : { hullLengthM }) }),
     )();
   return (
     <ModalDialog title="Add a boat" action="Add" onAction={submit} onClose={onClose}>
+      <View style={{ gap: 4 }}>
+        <Words kind="strong">Begin from</Words>
+        <ChoiceRow
+          label="Begin from"
+          value={example ?? NOTHING}
+          choices={[
+            { value: NOTHING, label: 'Nothing' },
+            ...exampleBoatKeys.map((key) => ({ value: key, label: exampleBoats[key].name })),
+          ]}
+          onChoose={(key) => setExample(exampleBoatKeys.find((one) => one === key) ?? null)}
+        />
+        {example === null ? null : (
+          <Words kind="small" muted>
+            {`${exampleBoats[example].summary} Every figure is an estimate until you measure it.`}
+          </Words>
+        )}
+      </View>
       <Words kind="small" muted>
         {`How long is she, in ${shownUnit('length', units).symbol}? Guesses about her water go by it until they are measured.`}
       </Words>
@@ -75,7 +110,11 @@ export function NewBoatDialog({
         control={control}
         name="length"
         label="Length of the hull"
-        hint="May be left out"
+        hint={
+          example === null
+            ? 'May be left out'
+            : `${formatQuantity(exampleBoats[example].hullLengthM, 'length', units, 1)} where left out`
+        }
         onSubmit={submit}
         autoFocus={matchMedia('(pointer: fine)').matches}
       />

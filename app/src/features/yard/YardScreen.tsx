@@ -1,9 +1,19 @@
+import type { Standing } from '@harbor-latch/core/assess/standing';
 import { newJob, type Job } from '@harbor-latch/core/job/index';
+import {
+  exampleBoat,
+  exampleBoatKeys,
+  exampleBoats,
+  type ExampleBoatKey,
+} from '@harbor-latch/core/schemes/exampleBoats';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
+import { FlatList, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useLines } from '../../data/assessment';
 import { useDrafts, useYard } from '../../data/boats';
+import type { Draft } from '../../data/draft';
+import { choicesOfNew, useSettings } from '../../data/settings';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
@@ -18,28 +28,40 @@ import { foundIn, type Finding } from './find';
 import { NewBoatDialog, type NewBoat } from './NewBoatDialog';
 import { ImportNotice, useImport } from './useImport';
 
+/** A yard of more boats is folded to a line each until one is opened. */
+const MOST_OPEN = 12;
+/** So many boats are laid out at first; the others as one comes near. */
+const FIRST_BOATS = 8;
+
+const everything: Finding = { text: '', order: 'worst', archived: false, standing: null };
+
 /** All boats, and the way to add one. */
 export function YardScreen() {
   const yard = useYard();
-  const drafts = useDrafts();
   const router = useRouter();
-  const [naming, setNaming] = useState(false);
-  const [finding, setFinding] = useState<Finding>({ text: '', order: 'worst', archived: false });
+  const [naming, setNaming] = useState<{ readonly first: ExampleBoatKey | null } | null>(null);
+  const [finding, setFinding] = useState<Finding>(everything);
+  const { isOpen, folded, foldAll, setOpen } = useFolding(yard.boats.length > MOST_OPEN);
   const jobs = useMemo(() => yard.boats.map(({ job }) => job), [yard.boats]);
   const lines = useLines(jobs);
   const shown = useMemo(() => foundIn(yard.boats, finding, lines), [yard.boats, finding, lines]);
+  const count = useMemo(() => {
+    const counts = new Map<Standing, number>();
+    for (const { id } of foundIn(yard.boats, { ...finding, standing: null }, lines)) {
+      const standing = lines.get(id)?.standing;
+      if (standing) counts.set(standing, (counts.get(standing) ?? 0) + 1);
+    }
+    return counts;
+  }, [yard.boats, finding, lines]);
   const put = yard.boats.filter(({ job }) => job.boat.archived).length;
   const importing = useImport();
-  useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming(true));
-  const add = ({ name, hullLengthM }: NewBoat) => {
-    const job: Job = newJob({ boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() }, name, hullLengthM);
-    drafts.add(job);
-    setNaming(false);
-    router.navigate(`/boat/${job.boat.id}`);
-  };
+  const add = useAddBoat();
+  useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming({ first: null }));
+  const empty = !yard.loading && !yard.away && yard.boats.length === 0;
   return (
     <Screen
       title="Yard"
+      scroll={false}
       under={
         <Words kind="small" muted>
           Harbor Latch
@@ -57,7 +79,7 @@ export function YardScreen() {
       }
       footer={
         <ActionBar>
-          <BigButton icon="plus" onPress={() => setNaming(true)}>
+          <BigButton icon="plus" onPress={() => setNaming({ first: null })}>
             Add a boat
           </BigButton>
           <BigButton icon="file-import-outline" mode="outlined" onPress={importing.choose}>
@@ -66,46 +88,154 @@ export function YardScreen() {
         </ActionBar>
       }
     >
-      {yard.away ? (
-        <Notice
-          tone="caution"
-          icon="cloud-off-outline"
-          actions={
-            <BigButton mode="outlined" onPress={yard.retry}>
-              Try again
-            </BigButton>
-          }
-        >
-          {yard.boats.length > 0
-            ? 'The server is away. You see what this device holds; changes are kept here and saved later.'
-            : 'The server is away, and this device holds no boats yet.'}
-        </Notice>
-      ) : null}
-      <ImportNotice importing={importing} />
-      {yard.loading && yard.boats.length === 0 ? (
-        <ActivityIndicator style={{ marginTop: 64 }} accessibilityLabel="Loading the boats" />
-      ) : null}
-      {!yard.loading && !yard.away && yard.boats.length === 0 ? (
-        <Empty icon="sail-boat" title="No boats yet">
-          Add a boat and measure its first bilge-pump circuit: four figures give a first answer.
-        </Empty>
-      ) : null}
-      {yard.boats.length > 0 ? <FindBar finding={finding} onFinding={setFinding} put={put} /> : null}
-      {yard.boats.length > 0 && shown.length === 0 ? (
-        <Empty icon="magnify" title="No boat like that">
-          {finding.archived ? 'None is put away under this name.' : 'Look among those put away, or search for less.'}
-        </Empty>
-      ) : null}
-      {shown.map((draft) => (
-        <BoatCard key={draft.id} draft={draft} summary={lines.get(draft.id)} />
-      ))}
+      <FlatList
+        data={shown}
+        keyExtractor={({ id }) => id}
+        initialNumToRender={FIRST_BOATS}
+        windowSize={7}
+        style={{ flex: 1 }}
+        contentContainerStyle={{
+          padding: 12,
+          paddingBottom: 32,
+          gap: 12,
+          width: '100%',
+          maxWidth: 760,
+          alignSelf: 'center',
+        }}
+        ListHeaderComponentStyle={{ gap: 12 }}
+        ListHeaderComponent={
+          <>
+            {yard.away ? <ServerAway boats={yard.boats.length} onRetry={yard.retry} /> : null}
+            <ImportNotice importing={importing} />
+            {yard.loading && yard.boats.length === 0 ? (
+              <ActivityIndicator style={{ marginTop: 64 }} accessibilityLabel="Loading the boats" />
+            ) : null}
+            {empty ? <EmptyYard onExample={(first) => setNaming({ first })} /> : null}
+            {yard.boats.length > 0 ? (
+              <FindBar
+                finding={finding}
+                onFinding={setFinding}
+                put={put}
+                count={count}
+                folded={folded}
+                onFold={foldAll}
+              />
+            ) : null}
+            {yard.boats.length > 0 && shown.length === 0 ? (
+              <Empty
+                icon="magnify"
+                title="No boat like that"
+                action={
+                  <BigButton mode="outlined" onPress={() => setFinding(everything)}>
+                    Show all of them
+                  </BigButton>
+                }
+              >
+                {finding.archived
+                  ? 'None is put away under this name.'
+                  : 'Look among those put away, or search for less.'}
+              </Empty>
+            ) : null}
+          </>
+        }
+        renderItem={({ item }: { readonly item: Draft }) => (
+          <BoatCard draft={item} summary={lines.get(item.id)} open={isOpen(item.id)} onOpen={setOpen} />
+        )}
+      />
       {naming ? (
         <NewBoatDialog
           taken={yard.boats.map(({ job }) => job.boat.name)}
-          onBoat={add}
-          onClose={() => setNaming(false)}
+          first={naming.first}
+          onBoat={(boat) => {
+            setNaming(null);
+            add(boat);
+          }}
+          onClose={() => setNaming(null)}
         />
       ) : null}
     </Screen>
+  );
+}
+
+/** Which boats are open: all or none of them, and those that were opened or folded by themselves since. */
+function useFolding(many: boolean) {
+  const [chosen, setChosen] = useState<boolean | null>(null);
+  const [others, setOthers] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const folded = chosen ?? many;
+  const setOpen = useCallback((id: string, open: boolean) => setOthers((before) => new Map(before).set(id, open)), []);
+  return {
+    folded,
+    isOpen: (id: string) => others.get(id) ?? !folded,
+    setOpen,
+    foldAll: (all: boolean) => {
+      setChosen(all);
+      setOthers(new Map());
+    },
+  };
+}
+
+/** Adds a boat of this device's making, from an example or from nothing, and goes to her. */
+function useAddBoat(): (boat: NewBoat) => void {
+  const drafts = useDrafts();
+  const router = useRouter();
+  const { settings } = useSettings();
+  return ({ name, hullLengthM, example }) => {
+    const ids = { boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() };
+    const job: Job =
+      example === null
+        ? newJob(ids, name, hullLengthM)
+        : exampleBoat(
+            example,
+            {
+              ...ids,
+              wellId: crypto.randomUUID(),
+              circuitIds: exampleBoats[example].circuits.map(() => crypto.randomUUID()),
+            },
+            name,
+            hullLengthM,
+            choicesOfNew(settings),
+          );
+    drafts.add(job);
+    router.navigate(`/boat/${job.boat.id}`);
+  };
+}
+
+function ServerAway({ boats, onRetry }: { readonly boats: number; readonly onRetry: () => void }) {
+  return (
+    <Notice
+      tone="caution"
+      icon="cloud-off-outline"
+      actions={
+        <BigButton mode="outlined" onPress={onRetry}>
+          Try again
+        </BigButton>
+      }
+    >
+      {boats > 0
+        ? 'The server is away. You see what this device holds; changes are kept here and saved later.'
+        : 'The server is away, and this device holds no boats yet.'}
+    </Notice>
+  );
+}
+
+/** A yard without boats: what it waits for, and a first boat of one's own kind of craft at a touch. */
+function EmptyYard({ onExample }: { readonly onExample: (example: ExampleBoatKey) => void }) {
+  return (
+    <Empty
+      icon="sail-boat"
+      title="No boats yet"
+      action={
+        <View style={{ gap: 8, alignSelf: 'stretch' }}>
+          {exampleBoatKeys.map((key) => (
+            <BigButton key={key} mode="outlined" onPress={() => onExample(key)}>
+              {exampleBoats[key].name}
+            </BigButton>
+          ))}
+        </View>
+      }
+    >
+      Add a boat and measure her first bilge-pump circuit: four figures give a first answer. Or begin from a worked
+      example of your kind of craft, every figure marked as an estimate until you measure it:
+    </Empty>
   );
 }

@@ -23,7 +23,9 @@ const lines = new Map<string, { readonly standing: Standing }>([
   [good.id, { standing: 'good' }],
 ]);
 const names = (finding: Partial<Finding>) =>
-  foundIn(yard, { text: '', order: 'name', archived: false, ...finding }, lines).map(({ job }) => job.boat.name);
+  foundIn(yard, { text: '', order: 'name', archived: false, standing: null, ...finding }, lines).map(
+    ({ job }) => job.boat.name,
+  );
 
 describe('the yard', () => {
   it('is in order of names, or with the worst first', () => {
@@ -36,6 +38,12 @@ describe('the yard', () => {
     expect(names({ text: 'STAITHE' })).toEqual(['auk']);
     expect(names({ text: 'main' })).toHaveLength(3);
     expect(names({ text: 'ferry staithe' })).toEqual([]);
+  });
+
+  it('shows those alone that stand as asked', () => {
+    expect(names({ standing: 'stop' })).toEqual(['cormorant']);
+    expect(names({ standing: 'caution' })).toEqual([]);
+    expect(names({ standing: 'good', text: 'staithe' })).toEqual(['auk']);
   });
 
   it('keeps apart what was put away', () => {

@@ -5,6 +5,8 @@ import type { Draft } from '../../data/draft';
 export interface Finding {
   readonly text: string;
   readonly order: 'worst' | 'name';
+  /** Only boats that stand so; null: all. */
+  readonly standing: Standing | null;
   /** True: those put away; false: those in the yard. */
   readonly archived: boolean;
 }
@@ -17,7 +19,7 @@ const LAST = 100;
  */
 export function foundIn(
   boats: readonly Draft[],
-  { text, order, archived }: Finding,
+  { text, order, archived, standing }: Finding,
   lines: ReadonlyMap<string, { readonly standing: Standing }>,
 ): Draft[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
@@ -26,7 +28,10 @@ export function foundIn(
     const hay = all.join('\n').toLowerCase();
     return words.every((word) => hay.includes(word));
   };
-  const found = boats.filter((draft) => (draft.job.boat.archived ?? false) === archived && fits(draft));
+  const stands = ({ id }: Draft) => standing === null || lines.get(id)?.standing === standing;
+  const found = boats.filter(
+    (draft) => (draft.job.boat.archived ?? false) === archived && stands(draft) && fits(draft),
+  );
   const byName = (a: Draft, b: Draft) => a.job.boat.name.localeCompare(b.job.boat.name);
   if (order === 'name') return found.sort(byName);
   const rank = ({ id }: Draft) => {

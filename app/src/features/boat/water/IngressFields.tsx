@@ -30,7 +30,7 @@ const kinds: Readonly<Record<IngressSource['kind'], { readonly name: string; rea
 
 /** What brings water, in words. */
 export function ingressInWords({ sources, guessed }: IngressSurvey): string {
-  return `${sources.map(({ kind }) => kinds[kind].name.toLowerCase()).join(' and ')}${guessed ? ', a guess' : ''}`;
+  return `${sources.map(({ kind }) => kinds[kind].name.toLowerCase()).join(' and ')}${guessed ? ', estimate' : ''}`;
 }
 
 /** One way in which the boat takes in water, of one source or several at once. */

@@ -19,7 +19,7 @@ export function Measured({ path }: { readonly path: JobPath }) {
           </BigButton>
         }
       >
-        A guess: figures typical of the hull’s length, not of this boat.
+        Estimate: figures typical of the hull’s length, not of this boat.
       </Notice>
     </View>
   );

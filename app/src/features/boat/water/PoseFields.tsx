@@ -4,13 +4,13 @@ import { TextField } from '../../../fields/TextField';
 import { MeasurePose } from './MeasurePose';
 import { Measured } from './Measured';
 
-/** A pose in words: "bow up 3°, port down 4°, a guess". */
+/** A pose in words: "bow up 3°, port down 4°, estimate". */
 export function poseInWords({ trimDeg, heelDeg, guessed }: Pose): string {
   const words = [
     trimDeg === 0 ? null : `bow ${trimDeg > 0 ? 'down' : 'up'} ${Math.abs(trimDeg)}°`,
     heelDeg === 0 ? null : `${heelDeg > 0 ? 'starboard' : 'port'} down ${Math.abs(heelDeg)}°`,
   ].filter((one) => one !== null);
-  return `${words.length === 0 ? 'level' : words.join(', ')}${guessed ? ', a guess' : ''}`;
+  return `${words.length === 0 ? 'level' : words.join(', ')}${guessed ? ', estimate' : ''}`;
 }
 
 /** An attitude of the boat. */

@@ -30,9 +30,9 @@ const sections: Readonly<Record<SectionKind, { readonly name: string; readonly f
   },
 };
 
-/** A well in words: "V, 1.6 m long, a guess". */
+/** A well in words: "V, 1.6 m long, estimate". */
 export function wellInWords({ section, aftM, foreM, guessed }: WellSurvey, units: UnitSystem): string {
-  return `${sections[section.kind].name}, ${formatQuantity(foreM - aftM, 'length', units)} long${guessed ? ', a guess' : ''}`;
+  return `${sections[section.kind].name}, ${formatQuantity(foreM - aftM, 'length', units)} long${guessed ? ', estimate' : ''}`;
 }
 
 /** A well: where it lies about its pump, its section, what stands in it. */
