@@ -112,7 +112,7 @@ export async function goTo(page: Page, station: string): Promise<void> {
 /** Opens a folded part of the survey. */
 export async function unfold(page: Page, title: string): Promise<void> {
   await page
-    .getByRole('button', { name: `${title}: `, expanded: false })
+    .getByRole('button', { name: new RegExp(`^${title}: `), expanded: false })
     .filter({ visible: true })
     .click();
 }

@@ -65,7 +65,7 @@ test('the same by keyboard alone', { tag: '@wide' }, async ({ page }, { project 
   await keyboard.type('4.5');
   await tabTo(/^As far as the ways out/, 20);
   await keyboard.press('Enter');
-  await expect(page.getByText('Enough for sizes')).toBeVisible();
+  await expect(page.getByText('Enough for sizes', { exact: true })).toBeVisible();
   await keyboard.press('2');
   await expect(page.getByText(/Within the 3\s% allowed\.$/).filter({ visible: true })).toBeVisible();
   await keyboard.press('3');
@@ -81,7 +81,7 @@ test('a backup with alarm is added to an existing boat in at most 12 taps', asyn
   await open(page, placesOf(job).boat, 'Backed up');
   const hand = new Hand(page);
   await hand.tap('button', 'Add a circuit');
-  await hand.tap('radio', 'Backup on its own feed, with alarm');
+  await hand.tap('radio', 'Backup pump with alarm on its float');
   await expect(page.getByRole('radio', { name: 'As Main bilge pump' })).toBeChecked();
   await hand.tap('button', 'Add');
   await expect(page.getByText('1 needed').filter({ visible: true }).first()).toBeVisible();
@@ -142,8 +142,8 @@ test('a first boat is begun from a worked example, every guess marked, and the g
   await length.fill('3.1');
   await expect(page.getByText('estimate', { exact: true }).filter({ visible: true })).toHaveCount(3);
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await page.getByRole('button', { name: /^Boat and battery|^The boat/ }).click();
-  await page.getByLabel(/^Length of the hull, in m/).fill('14');
+  await page.getByRole('button', { name: /^About the boat/ }).click();
+  await page.getByLabel('Hull length, in m').fill('14');
   await page.getByRole('link', { name: 'Circuit Bilge pump' }).click();
   await page.getByRole('tab', { name: /^Survey/ }).click();
   await expect(page.getByLabel('Panel to bilge, one way, in m')).toHaveValue('7');
@@ -155,6 +155,7 @@ test('back leads where one came from, with the place in the list kept', async ({
     await addBoat(request, demoBoat('low-samphire', `Listed ${project.name} ${String(boat)}`));
   await open(page, '/', 'Yard');
   await page.getByRole('radio', { name: 'By name' }).click();
+  await page.getByRole('radio', { name: 'With circuits' }).click();
   const circuit = page.getByRole('link', { name: `Circuit Fish-room drain of Listed ${project.name} 4` });
   await page.getByRole('textbox', { name: 'Search the yard' }).fill(`Listed ${project.name}`);
   await circuit.scrollIntoViewIfNeeded();

@@ -20,7 +20,7 @@ test(
     await page.getByLabel('Panel to bilge, one way, in m').fill('5');
     await page.getByLabel('Pump amperes, in A').fill('5');
     await page.getByLabel('Bilge to negative bus, one way, in m').fill('5');
-    await expect(page.getByText('Enough for sizes')).toBeVisible();
+    await expect(page.getByText('Enough for sizes', { exact: true })).toBeVisible();
 
     await page.getByRole('tab', { name: 'Size' }).click();
     await expect(page.getByText('12 AWG').filter({ visible: true }).first()).toBeVisible();
@@ -138,14 +138,14 @@ test('a circuit is surveyed and sized by touch alone, without the keyboard, in f
   const { choices: _choices, note: _note, ...rest } = first;
   await addBoat(request, { ...job, circuits: [{ ...rest, legs: open0, pump: {} }] });
   await open(page, placesOf(job).survey, 'Bilge pump');
-  const tap = async (name: string, role: 'button' | 'radio' | 'tab' = 'button') => {
+  const tap = async (name: string, role: 'button' | 'radio' = 'button') => {
     await page.getByRole(role, { name, exact: true }).click();
   };
   await tap('Source to panel, one way: 2 m');
   await tap('Panel to bilge, one way: 5 m');
   await tap('Medium, 3000 L/h', 'radio');
   await tap('Bilge to negative bus, one way: 5 m');
-  await tap('Size', 'tab');
+  await tap('See the sizes');
   await expect(page.getByText('12 AWG').filter({ visible: true }).first()).toBeVisible();
   await expect(page.getByText('7.5\u00a0A').filter({ visible: true }).first()).toBeVisible();
 });

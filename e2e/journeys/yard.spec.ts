@@ -7,6 +7,8 @@ test(
     const name = `Sighted on ${project.name}`;
     const job = await addBoat(request, demoBoat('low-samphire', name));
     await open(page, '/', 'Yard');
+    await page.getByRole('textbox', { name: 'Search the yard' }).fill(name);
+    await page.getByRole('radio', { name: 'With circuits' }).click();
     const boat = page.getByRole('link', { name: `Boat ${name}` });
     await expect(boat.getByText('Stop', { exact: true })).toBeVisible();
     const primary = page.getByRole('link', { name: `Circuit Engine well, primary of ${name}` });
@@ -71,6 +73,7 @@ test('hostile names are shown as the text they are, on every screen', async ({ p
   await open(page, `${places.boat}/versions`, 'Versions');
   await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
   await open(page, '/', 'Yard');
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill('onerror');
   await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
   expect(await page.locator('img[src="x"]').count()).toBe(0);
 });

@@ -42,6 +42,10 @@ export function ModalDialog({
     return () => void trap.deactivate();
   }, []);
   useHotkeys('escape', onClose, { enableOnFormTags: true });
+  // With nothing of the dialog in focus Enter answers it; a field or button in focus has its own.
+  useHotkeys('enter', () => {
+    if (document.activeElement === (host.current as unknown)) onAction?.();
+  });
   return (
     <Portal>
       <Dialog visible onDismiss={onClose} style={styles.dialog}>

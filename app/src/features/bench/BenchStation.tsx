@@ -187,7 +187,14 @@ function OnBench({
   );
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };
   const banner = made ? (
-    <WrongBanner state={bench.state} plan={wired} differences={differences} sentences={made.sentences} />
+    <WrongBanner
+      state={bench.state}
+      plan={wired}
+      // What is rewired lists them itself.
+      differences={tool === 'rewire' ? [] : differences}
+      rewired={differences.length > 0}
+      sentences={made.sentences}
+    />
   ) : null;
   const readout = <Readout bench={bench} plan={wired} />;
   // On its side a phone is too low for anything that does not scroll.

@@ -34,12 +34,14 @@ export function WrongBanner({
   state,
   plan,
   differences,
+  rewired,
   sentences,
 }: {
   readonly state: BenchState;
   readonly plan: Plan;
   /** How it is wired otherwise than planned, in words. */
   readonly differences: readonly string[];
+  readonly rewired: boolean;
   /** What that makes of the circuit. */
   readonly sentences: readonly string[];
 }) {
@@ -48,7 +50,7 @@ export function WrongBanner({
   const [open, setOpen] = useState(false);
   const planted = state.faults.map(({ code, at }) => `${aboutSite(plan, at)}: ${faultOf(code).name}`);
   const pulled = state.open.map((id) => `${aboutSite(plan, id)}: open`);
-  const what = [...planted, ...pulled, ...(differences.length > 0 ? ['Wired otherwise than planned'] : [])].join('. ');
+  const what = [...planted, ...pulled, ...(rewired ? ['Wired otherwise than planned'] : [])].join('. ');
   const all = [...sentences, ...differences];
   const shown = open ? all : all.slice(0, FIRST);
   return (

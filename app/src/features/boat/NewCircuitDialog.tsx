@@ -88,7 +88,15 @@ export function NewCircuitDialog({
             />
           </View>
         ) : null}
-        <DialogField control={control} name="name" label="Name of the circuit" hint={suggested} onSubmit={submit} />
+        <DialogField
+          control={control}
+          name="name"
+          label="Name of the circuit"
+          hint={suggested}
+          onSubmit={submit}
+          // On a phone a keyboard would cover what is to be chosen.
+          autoFocus={matchMedia('(pointer: fine)').matches}
+        />
         <View style={{ gap: 4 }}>
           <Words kind="strong">Wired as</Words>
           <SchemeList label="Wired as" taken={scheme} onTake={setScheme} />
