@@ -32,6 +32,7 @@ test('a file of a boat that is here already replaces it only on request, and tha
 }) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Twice'));
   await open(page, '/', 'Yard');
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill('Twice');
   await expect(page.getByRole('link', { name: /^Boat Twice,/ }).first()).toBeVisible();
   await importFile(page, 'twice.json', writeJobText({ ...job, boat: { ...job.boat, name: 'Twice, newer' } }));
   await expect(page.getByText('Twice → Twice, newer')).toBeVisible();

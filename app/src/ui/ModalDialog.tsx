@@ -27,29 +27,11 @@ export function ModalDialog({
   readonly onClose: () => void;
   readonly children: ReactNode;
 }) {
-  const host = useRef<View>(null);
-  useEffect(() => {
-    const element = host.current as unknown as HTMLElement | null;
-    if (!element) return undefined;
-    const trap = createFocusTrap(element, {
-      fallbackFocus: element,
-      // A field of the dialog that takes the focus by itself keeps it.
-      initialFocus: () => (element.contains(document.activeElement) ? document.activeElement : element) as HTMLElement,
-      escapeDeactivates: false,
-      allowOutsideClick: true,
-    });
-    trap.activate();
-    return () => void trap.deactivate();
-  }, []);
   useHotkeys('escape', onClose, { enableOnFormTags: true });
-  // With nothing of the dialog in focus Enter answers it; a field or button in focus has its own.
-  useHotkeys('enter', () => {
-    if (document.activeElement === (host.current as unknown)) onAction?.();
-  });
   return (
     <Portal>
       <Dialog visible onDismiss={onClose} style={styles.dialog}>
-        <View ref={host} role="dialog" aria-modal aria-label={title} tabIndex={-1} style={styles.within}>
+        <Trapped title={title} {...(onAction ? { onEnter: onAction } : {})}>
           <Dialog.Title>{title}</Dialog.Title>
           {action === undefined ? (
             children
@@ -66,8 +48,43 @@ export function ModalDialog({
               </Dialog.Actions>
             </>
           )}
-        </View>
+        </Trapped>
       </Dialog>
     </Portal>
+  );
+}
+
+/** Keeps the keyboard within. It is set up once it stands on the page: what lies over that comes there later than the rest. */
+function Trapped({
+  title,
+  onEnter,
+  children,
+}: {
+  readonly title: string;
+  readonly onEnter?: () => void;
+  readonly children: ReactNode;
+}) {
+  const host = useRef<View>(null);
+  useEffect(() => {
+    const element = host.current as unknown as HTMLElement | null;
+    if (!element) return undefined;
+    const trap = createFocusTrap(element, {
+      fallbackFocus: element,
+      // A field of the dialog that takes the focus by itself keeps it.
+      initialFocus: () => (element.contains(document.activeElement) ? document.activeElement : element) as HTMLElement,
+      escapeDeactivates: false,
+      allowOutsideClick: true,
+    });
+    trap.activate();
+    return () => void trap.deactivate();
+  }, []);
+  // With nothing of the dialog in focus Enter answers it; a field or button in focus has its own.
+  useHotkeys('enter', () => {
+    if (document.activeElement === (host.current as unknown)) onEnter?.();
+  });
+  return (
+    <View ref={host} role="dialog" aria-modal aria-label={title} tabIndex={-1} style={styles.within}>
+      {children}
+    </View>
   );
 }

@@ -21,7 +21,7 @@ function showing(station: Station, addressed: Station, before?: Shown): Shown {
   return {
     station,
     addressed,
-    last: place ? station : (before?.last ?? 'survey'),
+    last: place ? station : (before?.last ?? 'size'),
     steps: place ? { ...before?.steps, [place]: station } : (before?.steps ?? {}),
   };
 }
