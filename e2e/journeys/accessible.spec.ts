@@ -72,6 +72,9 @@ test('wells, poses and ingress, opened, are accessible', async ({ page, request 
 test('every button and field of the survey is big enough for a wet thumb', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Thumbs'));
   await open(page, placesOf(job).survey, 'Main bilge pump');
+  const folded = page.getByRole('main').getByRole('button', { expanded: false }).filter({ visible: true });
+  // Each that is opened is one less, and may have brought others.
+  for (let count = await folded.count(); count > 0; count = await folded.count()) await folded.last().click();
   await layAllOut(page);
   const small = await page
     .getByRole('button')
@@ -88,25 +91,61 @@ test('every button and field of the survey is big enough for a wet thumb', async
   expect(small).toEqual([]);
 });
 
+/** What can be touched or is a heading, and reaches beyond the page's edge or is cut within. */
+async function beyondEdge(page: Page, cut: boolean): Promise<string[]> {
+  await layAllOut(page);
+  return page.locator('[role=button], [role=radio], [role=tab], [role=link], a, input, h1, h2').evaluateAll(
+    (targets, within) =>
+      targets
+        .filter((target) => target.checkVisibility({ visibilityProperty: true }) && !target.closest('svg'))
+        .map((target) => ({
+          name: target.getAttribute('aria-label') ?? target.textContent ?? '',
+          box: target.getBoundingClientRect(),
+          hidden: within && !(target instanceof HTMLInputElement) ? target.scrollWidth - target.clientWidth : 0,
+        }))
+        .filter(({ box, hidden }) => box.width > 0 && (box.right > innerWidth + 1 || box.left < -1 || hidden > 2))
+        .map(({ name, box }) => `${name} ${Math.round(box.left)} to ${Math.round(box.right)} of ${innerWidth}`),
+    cut,
+  );
+}
+
 for (const [view, title, address] of views) {
   test(`nothing of the ${view} reaches beyond the page’s edge`, { tag: '@wide' }, async ({ page, request }) => {
     const job = await addBoat(request, demoBoat('alder-wren', 'Fits'));
     await open(page, address(job).replace('Axed', 'Fits'), title.replace('Axed', 'Fits'));
     await expect(page.getByRole('progressbar')).toHaveCount(0);
-    await layAllOut(page);
-    const beyond = await page
-      .getByRole('main')
-      .locator('[role=button], [role=radio], [role=tab], [role=link], a, input')
-      .evaluateAll((targets) =>
-        targets
-          .filter((target) => target.checkVisibility() && !target.closest('svg'))
-          .map((target) => ({
-            name: target.getAttribute('aria-label') ?? target.textContent ?? '',
-            box: target.getBoundingClientRect(),
-          }))
-          .filter(({ box }) => box.right > innerWidth + 1 || box.left < -1)
-          .map(({ name, box }) => `${name} ${Math.round(box.left)} to ${Math.round(box.right)} of ${innerWidth}`),
-      );
-    expect(beyond).toEqual([]);
+    expect(await beyondEdge(page, false)).toEqual([]);
   });
 }
+
+test('text at twice its size is cut nowhere', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
+  await page.addInitScript(() => localStorage.setItem('latch.settings', JSON.stringify({ textSize: 'double' })));
+  for (const [view, title, address] of views) {
+    await open(page, address(job), title);
+    await expect(page.getByRole('progressbar')).toHaveCount(0);
+    expect([view, await beyondEdge(page, true)]).toEqual([view, []]);
+  }
+});
+
+test.describe('on its side', () => {
+  test.use({ viewport: { width: 844, height: 390 } });
+
+  test('a phone shows every view within its edges, drawing and tools side by side', async ({ page, request }) => {
+    const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
+    for (const [view, title, address] of views) {
+      await open(page, address(job), title);
+      await expect(page.getByRole('progressbar')).toHaveCount(0);
+      expect([view, await beyondEdge(page, true)]).toEqual([view, []]);
+    }
+    await open(page, placesOf(job).bench, 'Main bilge pump');
+    const drawing = await page
+      .getByRole('radiogroup', { name: /circuit at work/ })
+      .first()
+      .boundingBox();
+    const auto = await page.getByRole('radio', { name: 'Auto', exact: true }).boundingBox();
+    expect(auto?.x).toBeGreaterThanOrEqual((drawing?.x ?? 0) + (drawing?.width ?? Infinity));
+    await expect(page.getByRole('radio', { name: 'Auto', exact: true })).toBeInViewport();
+    expect(await faults(page)).toEqual([]);
+  });
+});

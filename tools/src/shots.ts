@@ -66,8 +66,13 @@ const shots: readonly Shot[] = [
     name: 'bench-table-phone',
     path: `${engineWell}/bench`,
     size: phone,
-    shows: /Float down|float down/,
-    before: tool('Table'),
+    shows: /^Changed\. It should be/,
+    before: async (page) => {
+      await tool('Faults')(page);
+      await page.getByRole('radio', { name: 'Float stuck up' }).click();
+      await page.getByRole('radio', { name: 'Float', exact: true }).last().click();
+      await tool('Table')(page);
+    },
   },
   {
     name: 'bench-meter-phone-dark',

@@ -20,7 +20,7 @@ import { darkTheme, lightTheme } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
 import { whenIdle } from '../ui/whenIdle';
 
-const textScale = { usual: 1, large: 1.15, largest: 1.3 } as const;
+const textScale = { usual: 1, large: 1.15, largest: 1.3, double: 2 } as const;
 
 /** The library's own icons are drawn by ours, which screen readers pass over. */
 const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };

@@ -10,7 +10,7 @@ const settingsSchema = z.object({
   family: z.enum(['awg', 'metric']).default('awg'),
   rules: z.enum(['us', 'iso']).default('us'),
   dropSchool: z.enum(['critical', 'general']).default('critical'),
-  textSize: z.enum(['usual', 'large', 'largest']).default('usual'),
+  textSize: z.enum(['usual', 'large', 'largest', 'double']).default('usual'),
 });
 
 /** What this device prefers. New circuits take the cable family over. */
@@ -20,7 +20,7 @@ export interface Settings {
   readonly family: CableFamily;
   readonly rules: RuleSet;
   readonly dropSchool: DropSchool;
-  readonly textSize: 'usual' | 'large' | 'largest';
+  readonly textSize: 'usual' | 'large' | 'largest' | 'double';
 }
 
 /** The choices a new circuit begins with. */

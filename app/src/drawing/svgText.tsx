@@ -1,14 +1,26 @@
 import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 import { PaperProvider } from 'react-native-paper';
-import { lightTheme } from '../ui/theme';
+import { fonts, lightTheme } from '../ui/theme';
 import { BandDrawing } from './BandDrawing';
 import type { Diagram } from './diagram';
 
 const WIDTH = 560;
 
-/** The drawing as the text of an SVG file, light whatever the screen is, with nothing to press. */
-export function svgText(diagram: Diagram, title: string): string {
+/** Our faces as a reader knows them that has not got them: its own of the same weight. */
+const weightOf: Readonly<Record<string, string>> = {
+  [fonts.regular]: '400',
+  [fonts.medium]: '600',
+  [fonts.bold]: '700',
+};
+const FALLBACK = "'Atkinson Hyperlegible Next', Verdana, 'DejaVu Sans', sans-serif";
+const BLOCK_LINE = 18;
+
+/**
+ * The drawing as the text of an SVG file, light whatever the screen is, with nothing to press.
+ * @param block lines of the title block at its foot
+ */
+export function svgText(diagram: Diagram, title: string, block: readonly string[]): string {
   const host = document.createElement('div');
   const root = createRoot(host);
   flushSync(() =>
@@ -19,15 +31,21 @@ export function svgText(diagram: Diagram, title: string): string {
     ),
   );
   const svg = host.querySelector('svg');
-  const text = svg ? serialized(svg) : '';
+  const text = svg ? serialized(svg, block) : '';
   root.unmount();
   return text;
 }
 
-function serialized(svg: SVGSVGElement): string {
+function serialized(svg: SVGSVGElement, block: readonly string[]): string {
   svg.setAttribute('role', 'img');
   for (const element of svg.querySelectorAll('[tabindex], [role]')) {
     for (const name of ['tabindex', 'role', 'aria-checked', 'style']) element.removeAttribute(name);
+  }
+  addBlock(svg, block);
+  for (const element of svg.querySelectorAll('[font-family]')) {
+    const face = element.getAttribute('font-family') ?? '';
+    element.setAttribute('font-weight', weightOf[face] ?? '400');
+    element.setAttribute('font-family', FALLBACK);
   }
   const ground = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
   ground.setAttribute('width', '100%');
@@ -35,4 +53,41 @@ function serialized(svg: SVGSVGElement): string {
   ground.setAttribute('fill', lightTheme.palette.ground);
   svg.prepend(ground);
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(svg)}\n`;
+}
+
+/** A frame under the drawing with the lines of the title block, the first of them large. */
+function addBlock(svg: SVGSVGElement, lines: readonly string[]): void {
+  const [, , width = WIDTH, height = 0] = (svg.getAttribute('viewBox') ?? '').split(' ').map(Number);
+  const high = lines.length * BLOCK_LINE + 24;
+  const { palette } = lightTheme;
+  const add = (name: string, attributes: Readonly<Record<string, string | number>>, words?: string) => {
+    const element = document.createElementNS('http://www.w3.org/2000/svg', name);
+    for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
+    if (words !== undefined) element.textContent = words;
+    svg.append(element);
+  };
+  add('rect', {
+    x: 10,
+    y: height,
+    width: width - 20,
+    height: high - 8,
+    fill: palette.surface,
+    stroke: palette.muted,
+  });
+  lines.forEach((words, index) =>
+    add(
+      'text',
+      {
+        x: 22,
+        y: height + 22 + index * BLOCK_LINE,
+        'font-family': index === 0 ? fonts.bold : fonts.regular,
+        'font-size': index === 0 ? 15 : 12,
+        fill: palette.text,
+      },
+      words,
+    ),
+  );
+  const scale = Number(svg.getAttribute('height')) / height;
+  svg.setAttribute('viewBox', `0 0 ${String(width)} ${String(height + high)}`);
+  svg.setAttribute('height', String((height + high) * (Number.isFinite(scale) ? scale : 1)));
 }

@@ -1,10 +1,10 @@
 import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/core/units/index';
-import type { ReactNode } from 'react';
+import { useContext, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { Icon } from '../ui/Icon';
 import { stylesFor } from '../ui/stylesFor';
 import { fonts, usePalette } from '../ui/theme';
-import { Words } from '../ui/Words';
+import { TextScaleContext, Words } from '../ui/Words';
 import { atPath } from './goToField';
 import type { NumberFieldProps } from './numberFieldProps';
 
@@ -147,6 +147,7 @@ interface EntryProps extends NumberFieldProps {
 export function Entry({ path, label, quantity, assumed, text, onText, onBlur, units, onUnits, invalid }: EntryProps) {
   const palette = usePalette();
   const styles = useStyles();
+  const scale = useContext(TextScaleContext);
   const unit = shownUnit(quantity, units);
   const canSwitch = shownUnit(quantity, 'metric').symbol !== shownUnit(quantity, 'us').symbol;
   return (
@@ -162,7 +163,7 @@ export function Entry({ path, label, quantity, assumed, text, onText, onBlur, un
         placeholderTextColor={palette.muted}
         inputMode="decimal"
         selectTextOnFocus
-        style={styles.input}
+        style={scale === 1 ? styles.input : [styles.input, { fontSize: 20 * scale }]}
       />
       {canSwitch ? (
         <Pressable

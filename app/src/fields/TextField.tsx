@@ -1,8 +1,8 @@
-import { memo } from 'react';
+import { memo, useContext } from 'react';
 import { TextInput, View } from 'react-native';
 import type { JobPath } from '../data/jobPath';
 import { fonts, usePalette } from '../ui/theme';
-import { Words } from '../ui/Words';
+import { TextScaleContext, Words } from '../ui/Words';
 import { useField, useRound } from './FieldContext';
 import { sameProps } from './sameProps';
 import { useTyped } from './typed';
@@ -23,6 +23,7 @@ export const TextField = memo(function TextField(props: TextFieldProps) {
 function OneText({ name, path, label, needed = false, lines = 1 }: TextFieldProps & { readonly name: string }) {
   const field = useField(path);
   const palette = usePalette();
+  const scale = useContext(TextScaleContext);
   const valueOf = (text: string) => (text.trim() === '' && !needed ? undefined : text);
   const {
     field: form,
@@ -56,7 +57,7 @@ function OneText({ name, path, label, needed = false, lines = 1 }: TextFieldProp
           backgroundColor: palette.surface,
           color: palette.text,
           fontFamily: fonts.regular,
-          fontSize: 17,
+          fontSize: 17 * scale,
         }}
       />
       {error?.message ? (

@@ -13,6 +13,7 @@ export function ActionBar({ children }: { readonly children: ReactNode }) {
         borderColor: palette.line,
         padding: 10,
         flexDirection: 'row',
+        flexWrap: 'wrap',
         justifyContent: 'center',
         gap: 10,
       }}

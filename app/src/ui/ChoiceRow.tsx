@@ -55,6 +55,7 @@ const useStyles = stylesFor((palette) => {
     alignItems: 'center',
     gap: 6,
     justifyContent: 'center',
+    minWidth: 48,
     maxWidth: '100%',
     paddingVertical: 6,
     paddingHorizontal: 16,
@@ -64,7 +65,7 @@ const useStyles = stylesFor((palette) => {
     backgroundColor: palette.surface,
   } as const;
   return {
-    row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+    row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, flexShrink: 1 },
     choice,
     chosen: { ...choice, borderWidth: 2, borderColor: palette.accent, backgroundColor: palette.accentSoft },
     taken: { fontFamily: fonts.medium },

@@ -40,7 +40,7 @@ export function Screen({
         >
           {back === undefined ? null : <BackButton to={back} />}
           <View style={{ flex: 1, minWidth: 0 }}>
-            <Words kind="heading" level={1} numberOfLines={1}>
+            <Words kind="heading" level={1} numberOfLines={2}>
               {title}
             </Words>
             {under}

@@ -1,9 +1,10 @@
-import { useRef } from 'react';
+import { useContext, useRef } from 'react';
 import { TextInput, View } from 'react-native';
 import { Icon } from './Icon';
 import { useShortcut } from './Shortcuts';
 import { fonts, usePalette } from './theme';
 import { ToolButton } from './ToolButton';
+import { TextScaleContext } from './Words';
 
 /** One line to search with, cleared at a touch. */
 export function SearchField({
@@ -18,6 +19,7 @@ export function SearchField({
   readonly onText: (text: string) => void;
 }) {
   const palette = usePalette();
+  const scale = useContext(TextScaleContext);
   const field = useRef<TextInput>(null);
   useShortcut({ keys: '/', shown: '/', does: label }, () => field.current?.focus());
   return (
@@ -47,7 +49,7 @@ export function SearchField({
           height: 48,
           paddingHorizontal: 10,
           fontFamily: fonts.regular,
-          fontSize: 17,
+          fontSize: 17 * scale,
           color: palette.text,
         }}
       />

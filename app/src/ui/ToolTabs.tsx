@@ -1,9 +1,9 @@
-import { memo } from 'react';
+import { memo, useContext } from 'react';
 import { View } from 'react-native';
 import { PressRow } from './PressRow';
 import { roving } from './roving';
 import { fonts, usePalette } from './theme';
-import { Words } from './Words';
+import { TextScaleContext, Words } from './Words';
 
 /** The tools of a station as tabs side by side. */
 export const ToolTabs = memo(Tabs) as typeof Tabs;
@@ -20,8 +20,9 @@ function Tabs<Key extends string>({
   readonly onChoose: (key: Key) => void;
 }) {
   const palette = usePalette();
+  const scale = useContext(TextScaleContext);
   return (
-    <View role="tablist" aria-label={label} style={{ flex: 1, flexDirection: 'row' }} {...roving}>
+    <View role="tablist" aria-label={label} style={{ flex: 1, flexDirection: 'row', flexWrap: 'wrap' }} {...roving}>
       {tools.map(({ key, name }) => (
         <PressRow
           key={key}
@@ -30,7 +31,9 @@ function Tabs<Key extends string>({
           label={name}
           onPress={() => onChoose(key)}
           style={{
-            flex: 1,
+            flexGrow: 1,
+            // Larger text goes over two rows.
+            flexBasis: 48 * scale,
             alignItems: 'center',
             justifyContent: 'center',
             borderBottomWidth: 3,

@@ -1,12 +1,12 @@
 import { isFloat, positionsOf, type Part, type SwitchPosition, roles } from '@harbor-latch/core/circuit/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
-import { useRef } from 'react';
+import { useContext, useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import { FoldedCard } from '../../fields/FoldedCard';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { roving } from '../../ui/roving';
 import { fonts, usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
+import { TextScaleContext, Words } from '../../ui/Words';
 import type { Bench } from './useBench';
 
 /** Switches, water, fuses and isolator: everything a hand or the bilge can do. */
@@ -127,6 +127,7 @@ const words: Readonly<Record<SwitchPosition, string>> = { manual: 'Manual', off:
 /** The circuit's switch, as large as a glove; a manual that springs back is held. */
 function HandSwitch({ bench, part, name }: { readonly bench: Bench; readonly part: Part; readonly name: string }) {
   const palette = usePalette();
+  const scale = useContext(TextScaleContext);
   const { setting } = bench.state;
   const before = useRef<SwitchPosition>('off');
   const held = useRef(false);
@@ -150,7 +151,7 @@ function HandSwitch({ bench, part, name }: { readonly bench: Bench; readonly par
   return (
     <View style={{ gap: 4 }}>
       <Words kind="strong">{name}</Words>
-      <View role="radiogroup" aria-label={name} style={{ flexDirection: 'row', gap: 6 }} {...roving}>
+      <View role="radiogroup" aria-label={name} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }} {...roving}>
         {order.map((position) => {
           const taken = position === now;
           const spring = springs && position === 'manual';
@@ -175,7 +176,8 @@ function HandSwitch({ bench, part, name }: { readonly bench: Bench; readonly par
                 ? { onPressIn: press, onPressOut: release, ...key }
                 : { onPress: () => bench.change({ setting: at(position) }) })}
               style={{
-                flex: 1,
+                flexGrow: 1,
+                flexBasis: 96 * scale,
                 minHeight: 68,
                 alignItems: 'center',
                 justifyContent: 'center',

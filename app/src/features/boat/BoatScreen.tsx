@@ -10,6 +10,7 @@ import type { Draft } from '../../data/draft';
 import { exportTable } from '../../data/exportTable';
 import { exportJob } from '../../data/files';
 import { useUnits } from '../../data/settings';
+import { UnitsButton } from '../../fields/UnitsButton';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Gradually } from '../../ui/Gradually';
@@ -63,6 +64,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
             disabled={draft.past.length === 0}
             onPress={() => drafts.undo(draft.id)}
           />
+          <UnitsButton />
           <ToolButton icon="history" label="Versions" onPress={() => router.navigate(`/boat/${draft.id}/versions`)} />
         </>
       }

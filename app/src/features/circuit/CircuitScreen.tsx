@@ -11,7 +11,9 @@ import type { Draft } from '../../data/draft';
 import { useCircuits } from '../../data/circuits';
 import { exportSvg } from '../../data/files';
 import { useUnits } from '../../data/settings';
+import { UnitsButton } from '../../fields/UnitsButton';
 import { circuitDiagram } from '../../drawing/circuitDiagram';
+import { titleBlock } from '../../drawing/titleBlock';
 import { svgText } from '../../drawing/svgText';
 import { Kept, useKept } from '../../ui/Kept';
 import { useSay } from '../../ui/Said';
@@ -126,7 +128,8 @@ function Circuit({
   const drawingFile = useStable(() => {
     if (!circuit || !assessed) return;
     const title = `${draft.job.boat.name}, ${circuit.name}`;
-    exportSvg(title, svgText(circuitDiagram(assessed, batteryOf(draft.job, circuit), units), title));
+    const diagram = circuitDiagram(assessed, batteryOf(draft.job, circuit), units);
+    exportSvg(title, svgText(diagram, title, titleBlock(draft.job, circuit, new Date())));
   });
   if (!circuit || !assessed || !at) return null;
   return (
@@ -138,6 +141,7 @@ function Circuit({
       actions={
         <>
           <ToolButton icon="undo" label="Undo the last change" disabled={draft.past.length === 0} onPress={undo} />
+          <UnitsButton />
           {wide || drawn ? (
             <ToolButton icon="file-image-outline" label="Export the drawing" onPress={drawingFile} />
           ) : null}

@@ -35,6 +35,7 @@ const sizes: readonly Choice<Settings['textSize']>[] = [
   { value: 'usual', label: 'Usual' },
   { value: 'large', label: 'Large' },
   { value: 'largest', label: 'Largest' },
+  { value: 'double', label: 'Double' },
 ];
 
 /** What this device prefers. */

@@ -79,7 +79,7 @@ function estimatesOf({ legs, pump }: CircuitFacts['circuit']): string[] {
 /** One figure with its name over it. */
 export function Figure({ name, value }: { readonly name: string; readonly value: string }) {
   return (
-    <View>
+    <View style={{ flexShrink: 1 }}>
       <Words kind="small" muted>
         {name}
       </Words>
