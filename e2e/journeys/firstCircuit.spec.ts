@@ -155,7 +155,7 @@ test('back leads where one came from, with the place in the list kept', async ({
     await addBoat(request, demoBoat('low-samphire', `Listed ${project.name} ${String(boat)}`));
   await open(page, '/', 'Yard');
   await page.getByRole('radio', { name: 'By name' }).click();
-  await page.getByRole('radio', { name: 'With circuits' }).click();
+  await page.getByRole('radio', { name: 'Circuits', exact: true }).click();
   const circuit = page.getByRole('link', { name: `Circuit Fish-room drain of Listed ${project.name} 4` });
   await page.getByRole('textbox', { name: 'Search the yard' }).fill(`Listed ${project.name}`);
   await circuit.scrollIntoViewIfNeeded();

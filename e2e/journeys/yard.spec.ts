@@ -8,7 +8,7 @@ test(
     const job = await addBoat(request, demoBoat('low-samphire', name));
     await open(page, '/', 'Yard');
     await page.getByRole('textbox', { name: 'Search the yard' }).fill(name);
-    await page.getByRole('radio', { name: 'With circuits' }).click();
+    await page.getByRole('radio', { name: 'Circuits', exact: true }).click();
     const boat = page.getByRole('link', { name: `Boat ${name}` });
     await expect(boat.getByText('Stop', { exact: true })).toBeVisible();
     const primary = page.getByRole('link', { name: `Circuit Engine well, primary of ${name}` });

@@ -14,6 +14,7 @@ import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
 import icons from '../../assets/icons.ttf';
 import { ICON_FONT, PaperIcon } from '../ui/Icon';
+import { useFocusMark } from '../ui/focusMark';
 import { SaidProvider } from '../ui/Said';
 import { mod, ShortcutsProvider, useShortcut } from '../ui/Shortcuts';
 import { darkTheme, lightTheme } from '../ui/theme';
@@ -66,6 +67,8 @@ export default function RootLayout() {
     document.documentElement.style.colorScheme = dark ? 'dark' : 'light';
     document.body.style.backgroundColor = (dark ? darkTheme : lightTheme).palette.ground;
   }, [dark]);
+
+  useFocusMark((dark ? darkTheme : lightTheme).palette);
 
   const shown = fontsReady || fontsFailed !== null;
   useEffect(() => (shown ? whenAnswered(client, () => void fetchScreensAhead()) : undefined), [shown, client]);

@@ -13,7 +13,7 @@ interface Line {
 }
 
 /** Choices that fail for the same reason, in one line; its words are those of the choice nearest to what is taken. */
-export function linesOf({ of }: Verdicts, values: readonly string[], taken: string): Line[] {
+function linesOf({ of }: Verdicts, values: readonly string[], taken: string): Line[] {
   const at = values.indexOf(taken);
   const groups = new Map<string, { standing: Verdict; values: string[]; reason: string; far: number }>();
   values.forEach((value, index) => {

@@ -45,6 +45,15 @@ export function FindBar({
           ]}
           onChoose={(order: Finding['order']) => onFinding({ ...finding, order })}
         />
+        <ChoiceRow
+          label="Circuits"
+          value={folded ? 'folded' : 'open'}
+          choices={[
+            { value: 'open', label: 'Circuits' },
+            { value: 'folded', label: 'Folded' },
+          ]}
+          onChoose={(how) => onFold(how === 'folded')}
+        />
         {count.size > 1 ? (
           <ChoiceRow
             label="Show"
@@ -58,15 +67,6 @@ export function FindBar({
             onChoose={(one) => onFinding({ ...finding, standing: standings.find((known) => known === one) ?? null })}
           />
         ) : null}
-        <ChoiceRow
-          label="Circuits"
-          value={folded ? 'folded' : 'open'}
-          choices={[
-            { value: 'open', label: 'With circuits' },
-            { value: 'folded', label: 'Folded' },
-          ]}
-          onChoose={(how) => onFold(how === 'folded')}
-        />
         {put > 0 ? (
           <ChoiceRow
             label="Which boats"
