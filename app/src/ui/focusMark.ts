@@ -7,6 +7,7 @@ import type { Palette } from './palette';
  */
 function markCss({ text, surface }: Palette): string {
   return `:focus-visible { outline: 3px solid ${text}; outline-offset: -3px; box-shadow: inset 0 0 0 5px ${surface}; }
+input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset: -2px; box-shadow: none; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }`;
 }
