@@ -55,22 +55,23 @@ const useStyles = stylesFor((palette) => {
   };
 });
 
+export type Tag = 'estimate' | 'needed' | 'not entered' | 'default';
+
 /** A field's label, its standing, and what is to be said under it. */
 export function FieldFrame({
   label,
-  needed = false,
-  assumed,
-  entered,
-  estimated,
+  tag,
+  tagId,
   error,
   doubt,
   guide,
   under,
   children,
 }: NumberFieldProps & {
-  readonly entered: boolean;
-  /** Whether what is entered is a guess that nobody measured. */
-  readonly estimated: boolean;
+  /** How it stands: needed, default, estimate; null where a figure was entered. */
+  readonly tag: Tag | null;
+  /** By which the entry says how it stands. */
+  readonly tagId: string;
   readonly error: string | undefined;
   /** What makes the figure look mistaken. */
   readonly doubt: string | undefined;
@@ -79,18 +80,6 @@ export function FieldFrame({
 }) {
   const palette = usePalette();
   const styles = useStyles();
-  const tag =
-    error !== undefined
-      ? null
-      : estimated
-        ? 'estimate'
-        : entered
-          ? null
-          : needed
-            ? 'needed'
-            : assumed === undefined
-              ? 'not entered'
-              : 'default';
   return (
     <View style={styles.frame}>
       <View style={styles.head}>
@@ -99,9 +88,10 @@ export function FieldFrame({
         </Words>
         {tag === null ? null : (
           <Words
+            nativeID={tagId}
             kind="small"
-            color={tag === 'needed' || estimated ? palette.caution : palette.muted}
-            style={needed || estimated ? styles.needed : null}
+            color={tag === 'needed' || tag === 'estimate' ? palette.caution : palette.muted}
+            style={tag === 'needed' || tag === 'estimate' ? styles.needed : null}
           >
             {tag}
           </Words>
@@ -141,10 +131,24 @@ interface EntryProps extends NumberFieldProps {
   readonly units: UnitSystem;
   readonly onUnits: () => void;
   readonly invalid: boolean;
+  /** The words that say how it stands; undefined where there are none. */
+  readonly tagId: string | undefined;
 }
 
 /** The box one types into, with its unit, which changes the system at a touch. */
-export function Entry({ path, label, quantity, assumed, text, onText, onBlur, units, onUnits, invalid }: EntryProps) {
+export function Entry({
+  path,
+  label,
+  quantity,
+  assumed,
+  text,
+  onText,
+  onBlur,
+  units,
+  onUnits,
+  invalid,
+  tagId,
+}: EntryProps) {
   const palette = usePalette();
   const styles = useStyles();
   const scale = useContext(TextScaleContext);
@@ -156,6 +160,7 @@ export function Entry({ path, label, quantity, assumed, text, onText, onBlur, un
         accessibilityLabel={`${label}, in ${unit.symbol}`}
         aria-invalid={invalid}
         {...atPath(path)}
+        {...({ 'aria-describedby': tagId } as object)}
         value={text}
         onChangeText={onText}
         onBlur={onBlur}

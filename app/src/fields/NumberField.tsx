@@ -7,7 +7,7 @@ import {
   type QuantityKey,
   type UnitSystem,
 } from '@harbor-latch/core/units/index';
-import { memo, useEffect, useState } from 'react';
+import { memo, useEffect, useId, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../data/settings';
 import { PressRow } from '../ui/PressRow';
@@ -15,7 +15,7 @@ import { stylesFor } from '../ui/stylesFor';
 import { useStable } from '../ui/useStable';
 import { Words } from '../ui/Words';
 import { useDoubt, useEstimated, useField, useRound, type FieldAccess } from './FieldContext';
-import { Entry, FieldFrame, StepButton } from './NumberEntry';
+import { Entry, FieldFrame, StepButton, type Tag } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';
 import { sameProps } from './sameProps';
 import { useTyped } from './typed';
@@ -45,6 +45,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
   const field = useField(path);
   const doubt = useDoubt(path);
   const estimated = useEstimated(path);
+  const tagId = useId();
   const {
     field: form,
     fieldState: { error },
@@ -59,6 +60,8 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
   useEffect(() => {
     if (wasTyped) checkNow();
   }, [wasTyped, checkNow]);
+
+  const tag = error ? null : tagOf(props, field.value !== undefined, estimated);
 
   const enter = (text: string) => {
     form.onChange(text);
@@ -83,8 +86,8 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
   return (
     <FieldFrame
       {...props}
-      entered={field.value !== undefined}
-      estimated={estimated}
+      tag={tag}
+      tagId={tagId}
       error={error?.message}
       doubt={doubt}
       under={props.picks ? <Picks {...props} picks={props.picks[units]} units={units} onPick={enter} /> : null}
@@ -98,10 +101,18 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
         units={units}
         onUnits={switchUnits}
         invalid={error !== undefined}
+        tagId={tag === null ? undefined : tagId}
       />
       <StepButton icon="plus" label={`More ${props.label}`} onPress={() => step(1)} />
     </FieldFrame>
   );
+}
+
+function tagOf({ needed = false, assumed }: NumberFieldProps, entered: boolean, estimated: boolean): Tag | null {
+  if (estimated) return 'estimate';
+  if (entered) return null;
+  if (needed) return 'needed';
+  return assumed === undefined ? 'not entered' : 'default';
 }
 
 function textOf(value: unknown, quantity: QuantityKey, units: UnitSystem): string {

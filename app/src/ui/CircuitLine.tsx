@@ -27,12 +27,17 @@ export function CircuitLine({
           {name}
         </Words>
         <Words kind="small" muted>
-          {summary ? inWords(summary) : 'Being worked out'}
+          {circuitInWords(summary)}
         </Words>
       </View>
       <Icon name="chevron-right" size={24} color={palette.muted} />
     </>
   );
+}
+
+/** What a circuit's line says of it. */
+export function circuitInWords(summary: CircuitSummary | undefined): string {
+  return summary ? inWords(summary) : 'Being worked out';
 }
 
 function inWords({ standing, needs, worst, size, ratingA, dropPercent }: CircuitSummary): string {

@@ -1,4 +1,5 @@
 export * from './exampleBoats';
+export * from './intoWell';
 export * from './keys';
 export * from './outline';
 export * from './plan';

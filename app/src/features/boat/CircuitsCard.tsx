@@ -13,7 +13,7 @@ import { PressRow } from '../../ui/PressRow';
 import { useSay } from '../../ui/Said';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
-import { CircuitLine } from '../../ui/CircuitLine';
+import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
 
 /** The circuits of a boat, each with its worst finding; duplicated and removed here. */
 export function CircuitsCard({
@@ -71,7 +71,7 @@ export function CircuitsCard({
           >
             <PressRow
               role="link"
-              label={`Circuit ${name}`}
+              label={`Circuit ${name}. ${circuitInWords(one)}`}
               onPress={() =>
                 router.navigate(`/boat/${draft.id}/${id}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
               }

@@ -2,7 +2,7 @@ import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { withIdea } from '@harbor-latch/core/assess/withIdea';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useAssessment } from '../../data/assessment';
@@ -77,6 +77,7 @@ function Circuit({
 }) {
   const { width, height } = useWindowDimensions();
   const drafts = useDrafts();
+  const router = useRouter();
   const say = useSay();
   const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
@@ -92,6 +93,7 @@ function Circuit({
   const { current, failed } = boat;
   const circuit = draft.job.circuits[index];
   const assessed = all[index];
+  const toBoat = useStable(() => router.navigate(`/boat/${draft.id}`));
   // The same for every station and every tap on one: those that nothing has changed for are not shown anew.
   const at = useMemo((): AtStation | null => {
     if (!assessed) return null;
@@ -114,8 +116,9 @@ function Circuit({
       onJob,
       onFix: (fix: Fix) => onJob(withIdea(job, fix), `Done: ${fix.label}`),
       onGo: go,
+      onBoat: toBoat,
     };
-  }, [steady, index, assessed, all, current, failed, room, selected, drafts, say, go]);
+  }, [steady, index, assessed, all, current, failed, room, selected, drafts, say, go, toBoat]);
   const undo = useStable(() => drafts.undo(draft.id));
   useShortcut(undoKey, undo);
   useShortcut(stepKeys, (key) => {

@@ -27,4 +27,6 @@ export interface AtStation {
   readonly onJob: (job: Job, said: string) => void;
   readonly onFix: (fix: Fix) => void;
   readonly onGo: (station: Station) => void;
+  /** Goes to the boat's page: her wells, poses and battery. */
+  readonly onBoat: () => void;
 }

@@ -43,8 +43,8 @@ export const stations: readonly StationEntry[] = [
     needsSized: false,
     frame: 'page',
     stands: surveyStands,
-    show: ({ draft, index, assessed, onGo }) => (
-      <SurveyStation draft={draft} index={index} assessed={assessed} onSize={() => onGo('size')} />
+    show: ({ draft, index, assessed, onGo, onBoat }) => (
+      <SurveyStation draft={draft} index={index} assessed={assessed} onSize={() => onGo('size')} onBoat={onBoat} />
     ),
   },
   {
@@ -75,8 +75,16 @@ export const stations: readonly StationEntry[] = [
     needsSized: true,
     frame: 'own',
     stands: waterStands,
-    show: ({ draft, assessed, all, room, onCircuit, onJob }) => (
-      <FloatStation draft={draft} assessed={assessed} all={all} room={room} onCircuit={onCircuit} onJob={onJob} />
+    show: ({ draft, assessed, all, room, onCircuit, onJob, onBoat }) => (
+      <FloatStation
+        draft={draft}
+        assessed={assessed}
+        all={all}
+        room={room}
+        onCircuit={onCircuit}
+        onJob={onJob}
+        onBoat={onBoat}
+      />
     ),
   },
   {

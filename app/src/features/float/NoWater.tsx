@@ -1,5 +1,4 @@
-import { schemeOf } from '@harbor-latch/core/schemes/index';
-import { typicalCircuitWater, typicalIngress, typicalPoses, typicalWell } from '@harbor-latch/core/water/index';
+import { intoTypicalWell, intoWell } from '@harbor-latch/core/schemes/intoWell';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
@@ -9,27 +8,8 @@ import type { FloatStationProps } from './floatStationProps';
 export function NoWater({ draft, assessed, onJob }: FloatStationProps) {
   const { job } = draft;
   const { circuit } = assessed;
-  const { hullLengthM } = job.boat;
-  const pump = schemeOf(circuit).options.includes('pump') ? circuit.pump : null;
   const wells = job.wells ?? [];
-  const into = (wellId: string) => ({
-    circuits: job.circuits.map((one) =>
-      one.id === circuit.id ? { ...one, water: typicalCircuitWater(wellId, pump, hullLengthM) } : one,
-    ),
-  });
-  const begin = () => {
-    const id = crypto.randomUUID();
-    onJob(
-      {
-        ...job,
-        wells: [...wells, typicalWell(id, hullLengthM)],
-        poses: job.poses ?? typicalPoses(hullLengthM),
-        ingress: job.ingress ?? typicalIngress(hullLengthM),
-        ...into(id),
-      },
-      'Begun with typical figures',
-    );
-  };
+  const begin = () => onJob(intoTypicalWell(job, circuit.id, crypto.randomUUID()), 'Begun with typical figures');
   return (
     <View style={{ flex: 1, padding: 12 }}>
       <Empty
@@ -38,7 +18,11 @@ export function NoWater({ draft, assessed, onJob }: FloatStationProps) {
         action={
           <View style={{ gap: 8, alignItems: 'center' }}>
             {wells.map(({ id, name }) => (
-              <BigButton key={id} mode="outlined" onPress={() => onJob({ ...job, ...into(id) }, `Put into ${name}`)}>
+              <BigButton
+                key={id}
+                mode="outlined"
+                onPress={() => onJob(intoWell(job, circuit.id, id), `Put into ${name}`)}
+              >
                 {`Put it into ${name}`}
               </BigButton>
             ))}

@@ -37,6 +37,7 @@ export function PlacePanel({
   onFilled,
   limit,
   onCircuit,
+  onBoat,
 }: {
   readonly draft: Draft;
   readonly water: WaterFacts;
@@ -48,6 +49,7 @@ export function PlacePanel({
   readonly onFilled: (filled: 'off' | 'on' | 'limit') => void;
   readonly limit: boolean;
   readonly onCircuit: (circuit: Circuit, said: string) => void;
+  readonly onBoat: () => void;
 }) {
   const units = useUnits();
   const piece = pieces.find(({ id }) => id === chosen);
@@ -124,7 +126,7 @@ export function PlacePanel({
           <PieceFields piece={piece} index={index} water={water} />
         </BoatForm>
       ) : null}
-      <Guesses draft={draft} water={water} />
+      <Guesses draft={draft} water={water} onBoat={onBoat} />
       <Findings
         findings={findings.filter(({ severity }) => severity === 'note')}
         fixes={fixes.known}
@@ -243,7 +245,15 @@ function FloatKind({ index, water }: { readonly index: number; readonly water: W
 }
 
 /** What is still an estimate, named where it is used. */
-function Guesses({ draft, water }: { readonly draft: Draft; readonly water: WaterFacts }) {
+function Guesses({
+  draft,
+  water,
+  onBoat,
+}: {
+  readonly draft: Draft;
+  readonly water: WaterFacts;
+  readonly onBoat: () => void;
+}) {
   const { poses = [], circuits } = draft.job;
   const guessed = [
     water.survey.guessed ? 'the well' : null,
@@ -254,8 +264,16 @@ function Guesses({ draft, water }: { readonly draft: Draft; readonly water: Wate
   ].filter((one) => one !== null);
   if (guessed.length === 0) return null;
   return (
-    <Notice tone="note" icon="help-circle-outline">
-      {`Still estimates: ${guessed.join(', ')}. These are figures typical of the hull’s length; measure them on the Boat page and under Hose.`}
+    <Notice
+      tone="note"
+      icon="help-circle-outline"
+      actions={
+        <BigButton mode="outlined" icon="arrow-right" onPress={onBoat}>
+          The well and the poses
+        </BigButton>
+      }
+    >
+      {`Still estimates: ${guessed.join(', ')}. These are figures typical of the hull’s length; measure them with the boat, and the hose under Hose.`}
     </Notice>
   );
 }

@@ -58,6 +58,7 @@ async function station(job: Job, settings: Partial<Settings> = {}): Promise<Page
           })
         }
         onJob={(changed) => store.replace(boatId, changed)}
+        onBoat={() => undefined}
       />
     );
   }, settings);

@@ -10,4 +10,5 @@ export interface FloatStationProps {
   readonly room: Room;
   readonly onCircuit: (circuit: Circuit, said: string) => void;
   readonly onJob: (job: Job, said: string) => void;
+  readonly onBoat: () => void;
 }

@@ -30,11 +30,13 @@ export function SurveyStation({
   index,
   assessed,
   onSize,
+  onBoat,
 }: {
   readonly draft: Draft;
   readonly index: number;
   readonly assessed: AssessedCircuit;
   readonly onSize: () => void;
+  readonly onBoat: () => void;
 }) {
   const page = useRef<View>(null);
   const { job } = draft;
@@ -68,7 +70,7 @@ export function SurveyStation({
             {legsAfter('panel')}
             {pump ? <PumpStage index={index} circuit={circuit} /> : null}
             {legsAfter('pump')}
-            <WaterStage draft={draft} index={index} />
+            <WaterStage draft={draft} index={index} onBoat={onBoat} />
             {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
             <JudgeStage index={index} circuit={circuit} />
             <Assumed draft={draft} index={index} />

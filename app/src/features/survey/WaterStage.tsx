@@ -2,21 +2,29 @@ import { hoseBoresM } from '@harbor-latch/core/findings/waterFixes';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import type { CircuitWater, Job } from '@harbor-latch/core/job/index';
 import { formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
-import { typicalCircuitWater } from '@harbor-latch/core/water/index';
+import { intoTypicalWell, intoWell } from '@harbor-latch/core/schemes/intoWell';
 import { View } from 'react-native';
+import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
 import { HoseFields } from '../../fields/HoseFields';
 import { ChoiceField } from '../../fields/ChoiceField';
-import { useField } from '../../fields/FieldContext';
 import { More } from '../../fields/More';
 import { Stage } from './Stage';
 
 /** Where the circuit’s pump and float stand, and the hose; the Float station shows what follows. */
-export function WaterStage({ draft, index }: { readonly draft: Draft; readonly index: number }) {
-  const field = useField(['circuits', index, 'water']);
+export function WaterStage({
+  draft,
+  index,
+  onBoat,
+}: {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly onBoat: () => void;
+}) {
+  const drafts = useDrafts();
   const units = useUnits();
   const circuit = draft.job.circuits[index];
   if (!circuit) return null;
@@ -40,8 +48,13 @@ export function WaterStage({ draft, index }: { readonly draft: Draft; readonly i
               choices={wells.map(({ id, name }) => ({ value: id, label: name }))}
             />
           ) : (
-            <Words>{`Stands in ${wells.find(({ id }) => id === water.wellId)?.name ?? 'a well'}. Its size and the poses are on the Boat page; heights are set at the Float station.`}</Words>
+            <Words>{`Stands in ${wells.find(({ id }) => id === water.wellId)?.name ?? 'a well'}. Heights are set at the Float step.`}</Words>
           )}
+          <View style={{ alignItems: 'flex-start' }}>
+            <BigButton mode="outlined" icon="arrow-right" onPress={onBoat}>
+              The well and the poses
+            </BigButton>
+          </View>
           {pump ? (
             <More
               title="Hose"
@@ -62,17 +75,25 @@ export function WaterStage({ draft, index }: { readonly draft: Draft; readonly i
             <BigButton
               key={id}
               mode="outlined"
-              onPress={() => field.replace(typicalCircuitWater(id, pump, draft.job.boat.hullLengthM))}
+              onPress={() => drafts.replace(draft.id, intoWell(draft.job, circuit.id, id))}
             >
               {name}
             </BigButton>
           ))}
         </View>
       ) : (
-        <Words>
-          No well is surveyed yet. The Float station begins one with typical figures; with it come real flow, float
-          heights and battery days.
-        </Words>
+        <View style={{ gap: 8, alignItems: 'flex-start' }}>
+          <Words>
+            No well is surveyed yet. With one come real flow, float heights and battery days; begin with what a hull of
+            this length mostly has.
+          </Words>
+          <BigButton
+            mode="outlined"
+            onPress={() => drafts.replace(draft.id, intoTypicalWell(draft.job, circuit.id, crypto.randomUUID()))}
+          >
+            Begin with typical figures
+          </BigButton>
+        </View>
       )}
     </Stage>
   );

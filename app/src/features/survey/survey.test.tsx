@@ -13,7 +13,9 @@ async function survey(job: Job, units: 'metric' | 'us' = 'metric'): Promise<Page
     (draft) => {
       const [assessed] = assess(draft.job);
       if (!assessed) throw new Error('The boat has no circuit.');
-      return <SurveyStation draft={draft} index={0} assessed={assessed} onSize={() => undefined} />;
+      return (
+        <SurveyStation draft={draft} index={0} assessed={assessed} onSize={() => undefined} onBoat={() => undefined} />
+      );
     },
     { units },
   );
@@ -69,7 +71,9 @@ describe('the survey', () => {
     page.show((draft) => {
       const [assessed] = assess(draft.job);
       if (!assessed) throw new Error('The boat has no circuit.');
-      return <SurveyStation draft={draft} index={0} assessed={assessed} onSize={() => undefined} />;
+      return (
+        <SurveyStation draft={draft} index={0} assessed={assessed} onSize={() => undefined} onBoat={() => undefined} />
+      );
     });
     await page.settle();
     expect(page.has('Battery to fuse, in mm')).toBe(false);

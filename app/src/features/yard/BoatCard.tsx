@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
-import { CircuitLine } from '../../ui/CircuitLine';
+import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
 import { PressRow } from '../../ui/PressRow';
 import { StandingBadge, standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
@@ -72,7 +72,7 @@ export const BoatCard = memo(function BoatCard({
           <PressRow
             key={id}
             role="link"
-            label={`Circuit ${name} of ${boat.name}`}
+            label={`Circuit ${name} of ${boat.name}. ${circuitInWords(one)}`}
             onPress={() =>
               router.navigate(`/boat/${draft.id}/${id}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
             }
