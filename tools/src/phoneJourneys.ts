@@ -42,8 +42,13 @@ const loaded = (path: string, words: RegExp) => async (page: Page) => {
   await page.waitForTimeout(400);
 };
 
+/** A step says how it stands after its name. */
+const tabOf = (name: string): Action['touch'] => ({ role: 'tab', name: new RegExp(`^${name}`) });
+
 const station = (name: string, words: RegExp) => async (page: Page) => {
-  await tap(page, { role: 'tab', name });
+  const { role, name: tab } = tabOf(name);
+  if (!(await page.getByRole(role, { name: tab }).first().isVisible())) await tap(page, tabOf('Plan'));
+  await tap(page, tabOf(name));
   await seen(page, words);
 };
 
@@ -59,7 +64,7 @@ const first = (name: keyof typeof shown, from: string): Action => ({
   name: `${name}, first time`,
   kind: 'open',
   before: loaded(`${alderPump}/${from}`, from === 'size' ? shown.Size : shown.Survey),
-  touch: { role: 'tab', name },
+  touch: tabOf(name),
   answered: shown[name],
 });
 
@@ -72,7 +77,7 @@ const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
     await station(from, shown[from])(page);
     await page.waitForTimeout(300);
   },
-  touch: { role: 'tab', name },
+  touch: tabOf(name),
   answered: shown[name],
 });
 
@@ -221,7 +226,7 @@ export const actions: readonly Action[] = [
       if ((await closed.count()) > 0) await closed.click();
       await page.waitForTimeout(400);
     },
-    touch: { role: 'radio', name: '10 AWG' },
+    touch: { role: 'radio', name: /^10 AWG/ },
     answered: /chosen by you/,
   },
 ];
