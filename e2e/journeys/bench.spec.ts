@@ -150,7 +150,7 @@ test(
       .getByRole('radio', { name: /^Manual \/ off \/ auto, common/ })
       .click();
     await expect(
-      page.getByText('Auto positive: moved from Manual / off / auto, auto to Manual / off / auto, common.'),
+      page.getByText(/^Auto positive: moved from Manual \/ off \/ auto, auto to Manual \/ off \/ auto, common\.$/),
     ).toBeVisible();
     await goTo(page, 'Size');
     await expect(page.getByText(/off does not isolate it/)).toBeVisible();

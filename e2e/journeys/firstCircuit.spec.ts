@@ -150,14 +150,16 @@ test('a first boat is begun from a worked example, every guess marked, and the g
   await expect(page.getByLabel('Source to panel, one way, in m')).toHaveValue('3.1');
 });
 
-test('back leads where one came from, with the place in the list kept', async ({ page, request }, { project }) => {
-  for (let boat = 0; boat < 6; boat += 1)
-    await addBoat(request, demoBoat('low-samphire', `Listed ${project.name} ${String(boat)}`));
+test('back leads where one came from, with the place in the list kept', async ({ page, request }) => {
+  const listed = `Listed ${Date.now()}`;
+  for (let boat = 0; boat < 6; boat += 1) await addBoat(request, demoBoat('low-samphire', `${listed} ${String(boat)}`));
   await open(page, '/', 'Yard');
   await page.getByRole('radio', { name: 'By name' }).click();
   await page.getByRole('radio', { name: 'Circuits', exact: true }).click();
-  const circuit = page.getByRole('link', { name: `Circuit Fish-room drain of Listed ${project.name} 4` });
-  await page.getByRole('textbox', { name: 'Search the yard' }).fill(`Listed ${project.name}`);
+  const circuit = page.getByRole('link', { name: `Circuit Fish-room drain of ${listed} 4` });
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill(listed);
+  // What is not known yet takes less room than what will be said of it.
+  await expect(page.getByText('Being worked out').filter({ visible: true })).toHaveCount(0);
   await circuit.scrollIntoViewIfNeeded();
   await circuit.click();
   await expect(page.getByRole('heading', { level: 1, name: 'Fish-room drain' })).toBeVisible();
@@ -166,6 +168,6 @@ test('back leads where one came from, with the place in the list kept', async ({
   await expect(circuit).toBeInViewport();
   await page.getByRole('radio', { name: 'Folded' }).click();
   await expect(circuit).toHaveCount(0);
-  await page.getByRole('button', { name: `Show the circuits of Listed ${project.name} 4` }).click();
+  await page.getByRole('button', { name: `Show the circuits of ${listed} 4` }).click();
   await expect(circuit).toBeVisible();
 });

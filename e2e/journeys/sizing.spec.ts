@@ -91,7 +91,7 @@ test(
       .getByRole('radiogroup', { name: 'Size of the pump positive' })
       .getByRole('radio', { name: '18 AWG' })
       .click();
-    await expect(page.getByText('Pump positive: 18 AWG is below the least size')).toBeVisible();
+    await expect(page.getByText(/^Pump positive: 18 AWG is below the least size/)).toBeVisible();
     await expect(page.getByText('chosen by you')).toBeVisible();
     await expect(page.getByText(/17\.241 mΩ·mm²\/m × 1\.1572 \(60 °C\) × 3 m ÷ 0\.823 mm²/)).toBeVisible();
     await page
@@ -143,7 +143,7 @@ test('a circuit is surveyed and sized by touch alone, without the keyboard, in f
   };
   await tap('Source to panel, one way: 2 m');
   await tap('Panel to bilge, one way: 5 m');
-  await tap('Medium, 3000 L/h', 'radio');
+  await tap('Medium, 3000\u00a0L/h', 'radio');
   await tap('Bilge to negative bus, one way: 5 m');
   await tap('See the sizes');
   await expect(page.getByText('12 AWG').filter({ visible: true }).first()).toBeVisible();

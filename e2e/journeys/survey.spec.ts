@@ -174,7 +174,7 @@ test('a figure that looks like another unit is spoken of, and a class of pump is
   await page.getByLabel('Open flow, in L/h').fill('500');
   await expect(page.getByText('Does the label say gallons? Then it is 1893 L/h.')).toBeVisible();
   await page.getByLabel('Pump amperes, in A').fill('');
-  await page.getByRole('radio', { name: 'Small, 1900 L/h' }).click();
+  await page.getByRole('radio', { name: 'Small, 1900\u00a0L/h' }).click();
   await expect(page.getByText(/figures typical of the class/)).toBeVisible();
   await expect(page.getByLabel('Open flow, in L/h')).toHaveValue('1900');
   await page.getByRole('button', { name: 'These are the label’s figures now' }).click();

@@ -187,3 +187,24 @@ test('a boat is added by its length alone, and what is no length is refused in p
     })
     .toBe(10);
 });
+
+test('where feet and gallons are shown nothing is told in metres, litres or degrees Celsius', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('low-samphire', 'In feet'));
+  await page.addInitScript(() => localStorage.setItem('latch.settings', JSON.stringify({ units: 'us' })));
+  const places = placesOf(job);
+  for (const address of [places.boat, places.survey, places.size, places.float, places.bench]) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.locator('[aria-busy="true"]').filter({ visible: true })).toHaveCount(0);
+    const folded = page.getByRole('main').getByRole('button', { expanded: false }).filter({ visible: true });
+    if (address === places.survey || address === places.boat)
+      for (let count = await folded.count(), most = 30; count > 0 && most > 0; count = await folded.count(), most -= 1)
+        await folded.last().click();
+    const text = await page.getByRole('main').innerText();
+    const metric = [...text.matchAll(/[^\n]*\d\s?(m|mm|cm|L|L\/h|L\/min|°C)(?![\w²·Ω/])[^\n]*/g)].map(([line]) => line);
+    expect([address, metric]).toEqual([address, []]);
+  }
+});

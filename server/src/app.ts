@@ -11,6 +11,7 @@ import type { BoatStore } from './db/boatStore';
 import { Problem, problemHandler } from './problem';
 import { boatRoutes } from './routes/boats';
 import { openApi } from './routes/openapi';
+import { sameSite } from './sameSite';
 
 export interface AppParts {
   readonly store: BoatStore;
@@ -20,10 +21,12 @@ export interface AppParts {
   readonly webFolder?: string;
   /** Requests a minute from one address. */
   readonly requestsPerMinute?: number;
+  /** Names beside loopback's under which it is served. */
+  readonly hosts?: readonly string[];
 }
 
 /** Builds the server's application; it does not listen. */
-export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 1200 }: AppParts): Express {
+export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 1200, hosts = [] }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -35,6 +38,7 @@ export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 
     }),
   );
   app.use(securityHeaders());
+  app.use(sameSite(hosts));
   const api = express.Router();
   api.use(noStore);
   api.get('/health', async (_request, response) => {

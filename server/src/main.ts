@@ -45,6 +45,7 @@ const app = createApp({
   ping: connection.ping,
   logger,
   ...(webFolder === undefined ? {} : { webFolder }),
+  hosts: (process.env['HOSTS_ALLOWED'] ?? '').split(/[\s,]+/).filter(Boolean),
   requestsPerMinute: Number(process.env['REQUESTS_PER_MINUTE'] ?? 1200),
 });
 const host = process.env['HOST'] ?? '127.0.0.1';

@@ -73,6 +73,12 @@ describe('a table', () => {
     expect(text.charCodeAt(0)).toBe(0xfeff);
     expect(text).toContain(`"'=1+1, ""two""\nlines"`);
     expect(text.split('\r\n')[0]).toContain('Circuit,Conductor,From,To');
+    // Full-width signs, and signs after something unseen.
+    for (const name of ['＝1+1', '\u200b=1+1', ' +1', '＠x']) {
+      const odd = { ...job, circuits: circuit ? [{ ...circuit, name }] : [] };
+      const told = kept(() => exportTable('Tern', conductorList(assess(odd)))).text;
+      expect(told).toContain(`'${name}`);
+    }
   });
 });
 

@@ -1,5 +1,5 @@
 import { defaultWindingOhm } from '../circuit';
-import { batteryChemistry, defaults, internalResistanceOhm, pumpCatalogue } from '../reference';
+import { batteryChemistry, defaults, internalResistanceOhm, pumpClassInWords } from '../reference';
 import { formatOhms, formatQuantity, plainNumber, type UnitSystem } from '../units';
 import { legOf, type Battery, type Circuit } from '../job';
 import { schemeOf } from '../schemes';
@@ -32,7 +32,7 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
     }),
     pump.catalogue !== undefined && {
       what: 'Pump',
-      assumed: `typical of its class, ${pumpCatalogue[pump.catalogue].name}`,
+      assumed: `typical of its class, ${pumpClassInWords(pump.catalogue, units)}`,
       changes: 'sets size, fuse and flow: read its label',
     },
     pump.makerFuseA === undefined && {

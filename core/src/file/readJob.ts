@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { JOB_FORMAT, JOB_VERSION, type Job } from '../job';
 import { jobSchema } from './jobSchema';
 import { migrate } from './migrate';
+import { oddities, oddKeyMessage } from './oddities';
 
 /** One thing wrong with a job: where (JSON path from `$`), and what to do about it. */
 export interface JobProblem {
@@ -60,7 +61,10 @@ export function readJob(data: unknown): ReadJob {
       `The file was written by a newer version (${version}); this one reads up to ${JOB_VERSION}. Update the application, then open it again.`,
     );
   }
-  const parsed = jobSchema.safeParse(migrate(data));
+  const { keys, data: kept } = oddities(data);
+  const [odd, ...others] = keys.map(({ holder, key }) => ({ path: jsonPath(holder), message: oddKeyMessage(key) }));
+  if (odd) return { ok: false, code: 'invalid-job', problems: [odd, ...others] };
+  const parsed = jobSchema.safeParse(migrate(kept));
   if (parsed.success) return { ok: true, job: parsed.data };
   const [first, ...rest] = problemsOf(parsed.error);
   if (!first) return refuse('invalid-job', '$', 'The job could not be read.');
@@ -69,10 +73,24 @@ export function readJob(data: unknown): ReadJob {
 
 /** A Zod error as problems with paths; unknown keys come one by one, with the nearest known key. */
 export function problemsOf(error: z.ZodError): JobProblem[] {
-  return error.issues.flatMap((issue): JobProblem[] => {
-    if (issue.code !== 'unrecognized_keys') return [{ path: jsonPath(issue.path), message: wording(issue) }];
-    return issue.keys.map((key) => ({ path: jsonPath([...issue.path, key]), message: unknownKeyMessage(key) }));
-  });
+  const problems: JobProblem[] = [];
+  for (const issue of error.issues) {
+    if (problems.length >= MOST_PROBLEMS) break;
+    if (issue.code !== 'unrecognized_keys') problems.push({ path: jsonPath(issue.path), message: wording(issue) });
+    else
+      for (const key of issue.keys.slice(0, MOST_PROBLEMS - problems.length))
+        problems.push({ path: jsonPath([...issue.path, shortened(key)]), message: unknownKeyMessage(key) });
+  }
+  return problems;
+}
+
+/** So many problems are told at once: more are no help, and take their time. */
+const MOST_PROBLEMS = 50;
+/** A longer key is no slip of the pen: nothing like it is looked for. */
+const MOST_KEY_LETTERS = 40;
+
+function shortened(key: string): string {
+  return key.length > MOST_KEY_LETTERS ? `${[...key.slice(0, MOST_KEY_LETTERS)].join('')}…` : key;
 }
 
 function wording(issue: z.core.$ZodIssue): string {
@@ -82,6 +100,7 @@ function wording(issue: z.core.$ZodIssue): string {
 }
 
 function unknownKeyMessage(key: string): string {
+  if (key.length > MOST_KEY_LETTERS) return `Unknown key "${shortened(key)}". Remove it.`;
   const nearest = nearestKey(key);
   const near = distance(key.toLowerCase(), nearest.toLowerCase()) <= Math.max(2, key.length / 3);
   return `Unknown key "${key.slice(0, 60)}".${near ? ` Did you mean "${nearest}"?` : ' Remove it, or correct its spelling.'}`;

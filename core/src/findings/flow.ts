@@ -1,5 +1,6 @@
 import { defaults, leastCapacityLPerMin, OUR_RULE, pumpCatalogue } from '../reference';
 import type { Circuit } from '../job';
+import { formatQuantity, type UnitSystem } from '../units';
 import type { FixIdea, Judgement } from './finding';
 import type { WaterFacts } from './waterFacts';
 import { addCheckValve, widerHoses } from './waterFixes';
@@ -9,7 +10,7 @@ import { waterSpeech } from './waterWords';
 /** Whether the pump moves water at all, and enough. */
 export function flowJudgements(circuit: Circuit, water: WaterFacts, automatic: boolean): Judgement[] {
   const { poses } = water;
-  if (water.hose && !water.curve) return [flowNotKnown(circuit, automatic)];
+  if (water.hose && !water.curve) return [flowNotKnown(circuit, automatic, water.units)];
   const still = poses.find(({ operating }) => operating.some(({ flowLPerH }) => flowLPerH <= 0));
   return [
     ...(still ? [noFlow(still, water)] : capacityJudgements(circuit, water)),
@@ -29,7 +30,7 @@ export function flowJudgements(circuit: Circuit, water: WaterFacts, automatic: b
 }
 
 /** Without a curve nothing is known of what leaves the boat, and no run is made up. */
-function flowNotKnown(circuit: Circuit, automatic: boolean): Judgement {
+function flowNotKnown(circuit: Circuit, automatic: boolean, units: UnitSystem): Judgement {
   const { openFlowLPerH } = circuit.pump;
   const lacks = openFlowLPerH === undefined ? 'open flow and shut-off head are' : 'shut-off head is';
   return saying({
@@ -38,12 +39,12 @@ function flowNotKnown(circuit: Circuit, automatic: boolean): Judgement {
     message: `What this pump moves up its hose is not known: its ${lacks} not entered, so no run of the well can be shown. Read ${openFlowLPerH === undefined ? 'them' : 'it'} from the label or the maker’s curve.`,
     rule: 'A pump is judged at its real head.',
     source: OUR_RULE,
-    ideas: () => typicalCurve(circuit),
+    ideas: () => typicalCurve(circuit, units),
   });
 }
 
 /** The figures of the nearest class of pumps, until the label is read. */
-export function typicalCurve(circuit: Circuit): FixIdea[] {
+export function typicalCurve(circuit: Circuit, units: UnitSystem): FixIdea[] {
   const { openFlowLPerH, currentA, shutOffHeadM } = circuit.pump;
   const classes = Object.values(pumpCatalogue);
   const distance = (one: (typeof classes)[number]) =>
@@ -58,7 +59,7 @@ export function typicalCurve(circuit: Circuit): FixIdea[] {
   };
   return [
     {
-      label: `Take what is typical: shuts off at ${typical.shutOffHeadM} m`,
+      label: `Take what is typical: shuts off at ${formatQuantity(typical.shutOffHeadM, 'head', units)}`,
       circuit: { ...circuit, pump: { ...circuit.pump, ...typical } },
     },
   ];

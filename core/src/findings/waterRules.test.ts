@@ -133,7 +133,7 @@ describe('what the pump moves', () => {
     const [asked] = flow({ curve: null }, true, circuit);
     expect(asked).toMatchObject({ code: 'flow-not-known', severity: 'caution' });
     expect(asked?.message).toContain('its shut-off head is not entered');
-    expect(ideasOf(asked)).toEqual(['Take what is typical: shuts off at 4.2 m']);
+    expect(ideasOf(asked)).toEqual(['Take what is typical: shuts off at 4.2\u00a0m']);
     expect(flow({ curve: null }, false, circuit)[0]?.severity).toBe('note');
     expect(flow({ curve: null })[0]?.message).toContain('open flow and shut-off head are');
     expect(codesOf(flow({ curve: null, hose: null, poses: [poseOf('rest', { operating: [] })] }))).toEqual([]);

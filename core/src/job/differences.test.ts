@@ -109,13 +109,13 @@ describe('a figure that looks mistaken', () => {
 
   it('is spoken of: gallons for litres, amperes off by ten, feet for metres', () => {
     expect(words({ pump: { currentA: 4.6, openFlowLPerH: 800 } })[0]).toContain(
-      'Does the label say gallons? Then it is 3028 L/h.',
+      'Does the label say gallons? Then it is 3028\u00a0L/h.',
     );
     expect(words({ pump: { currentA: 46, openFlowLPerH: 3000 } })[0]).toContain('Is it 4.6 A?');
     expect(words({ pump: { currentA: 0.46, openFlowLPerH: 3000 } })[0]).toContain('Is it 4.6 A?');
-    expect(words({ pump: { currentA: 4.6, shutOffHeadM: 14 } })[0]).toContain('Then it is 4.3 m.');
+    expect(words({ pump: { currentA: 4.6, shutOffHeadM: 14 } })[0]).toContain('Then it is 4.3\u00a0m.');
     const legs = { sourceToPanel: { lengthM: 18 }, panelToBilge: {}, bilgeToNegative: {} };
-    expect(words({ legs }, 6.1)[0]).toContain('Was it measured in feet? Then it is 5.49 m.');
+    expect(words({ legs }, 6.1)[0]).toContain('Was it measured in feet? Then it is 5.49\u00a0m.');
     expect(words({ legs })).toEqual([]);
   });
 

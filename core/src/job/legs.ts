@@ -1,3 +1,4 @@
+import { formatQuantity, type UnitSystem } from '../units';
 import type { Circuit, Leg } from './schema';
 
 /** A leg that the survey may ask for: a cable to pull between two places. */
@@ -8,6 +9,8 @@ interface LegKind {
   readonly why: string;
   /** How it is measured. */
   readonly guide: string;
+  /** How long it mostly is, m; null where that says nothing. */
+  readonly usualM: readonly [from: number, to: number] | null;
   /** The stop on the way from dry to wet after which it is met. */
   readonly after: 'source' | 'panel' | 'pump';
   /** Whether it is part of the feed: taken over with it from another circuit. */
@@ -19,15 +22,16 @@ export const legKinds = {
   sourceToPanel: {
     name: 'source to panel',
     why: 'sets the size of the feed',
-    guide:
-      'From the fuse to the switch, along the route the cable takes. Run a cord along it and measure the cord. Mostly 1 to 8 m.',
+    guide: 'From the fuse to the switch, along the route the cable takes. Run a cord along it and measure the cord.',
+    usualM: [1, 8],
     after: 'source',
     ofFeed: true,
   },
   panelToBilge: {
     name: 'panel to bilge',
     why: 'sets the size of the manual and auto conductors, mostly the longest run',
-    guide: 'From the switch to the pump’s leads, along the route. Mostly the longest run, 2 to 12 m.',
+    guide: 'From the switch to the pump’s leads, along the route. Mostly the longest run.',
+    usualM: [2, 12],
     after: 'panel',
     ofFeed: false,
   },
@@ -35,6 +39,7 @@ export const legKinds = {
     name: 'bilge to negative bus',
     why: 'the current comes back this way: it drops as much as the way out',
     guide: 'From the pump’s leads back to the negative bus. The current returns this way: it counts as much.',
+    usualM: null,
     after: 'pump',
     ofFeed: false,
   },
@@ -56,4 +61,12 @@ export function mapLegs(legs: Circuit['legs'], change: (leg: Leg, key: LegKey) =
   const changed: Record<string, Leg> = {};
   for (const key of legKeys) changed[key] = change(legOf({ legs }, key), key);
   return { ...legs, ...changed };
+}
+
+/** How a leg is measured and how long it mostly is, in the units in force. */
+export function legGuide(key: LegKey, units: UnitSystem): string {
+  const { guide, usualM }: LegKind = legKinds[key];
+  if (!usualM) return guide;
+  const [from, to] = usualM.map((metres) => formatQuantity(metres, 'length', units, 0));
+  return `${guide} Mostly ${from ?? ''} to ${to ?? ''}.`;
 }

@@ -18,7 +18,7 @@ describe('a figure that looks mistaken', () => {
   it('is perhaps gallons taken for litres', () => {
     // 500 gal/h of a 2 A pump, typed as litres: 250 L/h an ampere is too little, 946 is usual.
     expect(doubts({ currentA: 2, openFlowLPerH: 500 })).toEqual([
-      ['pump.openFlowLPerH', expect.stringContaining('Then it is 1893 L/h')],
+      ['pump.openFlowLPerH', expect.stringContaining('Then it is 1893\u00a0L/h')],
     ]);
   });
 
@@ -34,9 +34,9 @@ describe('a figure that looks mistaken', () => {
   });
 
   it('is perhaps feet taken for metres, of head or of a leg', () => {
-    expect(doubts({ shutOffHeadM: 12 })).toEqual([['pump.shutOffHeadM', expect.stringContaining('Then it is 3.7 m')]]);
+    expect(doubts({ shutOffHeadM: 12 })).toEqual([['pump.shutOffHeadM', expect.stringContaining('Then it is 3.7\u00a0m')]]);
     expect(doubts({}, { panelToBilge: { lengthM: 26 } }, 10)).toEqual([
-      ['legs.panelToBilge.lengthM', expect.stringMatching(/26 m is long for a hull of 10 m.*7\.92 m/)],
+      ['legs.panelToBilge.lengthM', expect.stringMatching(/26\sm is long for a hull of 10\sm.*7\.92\sm/)],
     ]);
     expect(doubts({}, { panelToBilge: { lengthM: 25 } }, 10)).toEqual([]);
     expect(doubts({}, { panelToBilge: { lengthM: 31 } })).toEqual([

@@ -1,4 +1,4 @@
-import { LITRES_PER_GALLON, METRES_PER_FOOT, plainNumber } from '../units';
+import { formatQuantity, LITRES_PER_GALLON, METRES_PER_FOOT, plainNumber, type UnitSystem } from '../units';
 import { legKeys, legOf } from './legs';
 import type { Circuit } from './schema';
 
@@ -15,11 +15,13 @@ const FLOW_PER_AMP = { least: 300, most: 1500 };
 const HULLS = 2.5;
 
 /** Words on figures that look like gallons for litres, feet for metres, or amperes off by ten. */
-export function doubtsOf(circuit: Circuit, hullLengthM: number | undefined): Doubt[] {
-  return [...pumpDoubts(circuit), ...legDoubts(circuit, hullLengthM)];
+export function doubtsOf(circuit: Circuit, hullLengthM: number | undefined, units: UnitSystem = 'metric'): Doubt[] {
+  return [...pumpDoubts(circuit, units), ...legDoubts(circuit, hullLengthM, units)];
 }
 
-function pumpDoubts({ pump }: Circuit): Doubt[] {
+function pumpDoubts({ pump }: Circuit, units: UnitSystem): Doubt[] {
+  const flow = (lPerH: number) => formatQuantity(lPerH, 'flow', units);
+  const head = (metres: number) => formatQuantity(metres, 'head', units, 1);
   const { currentA, openFlowLPerH, shutOffHeadM } = pump;
   const doubts: Doubt[] = [];
   if (currentA !== undefined && openFlowLPerH !== undefined) {
@@ -28,17 +30,17 @@ function pumpDoubts({ pump }: Circuit): Doubt[] {
     if (perAmp < FLOW_PER_AMP.least && fits(perAmp * LITRES_PER_GALLON)) {
       doubts.push({
         path: ['pump', 'openFlowLPerH'],
-        message: `${plainNumber(openFlowLPerH, 0)} L/h is little for ${plainNumber(currentA, 1)} A. Does the label say gallons? Then it is ${plainNumber(openFlowLPerH * LITRES_PER_GALLON, 0)} L/h.`,
+        message: `${flow(openFlowLPerH)} is little for ${plainNumber(currentA, 1)} A. Does the label say gallons? Then it is ${flow(openFlowLPerH * LITRES_PER_GALLON)}.`,
       });
     } else if (fits(perAmp / 10) && perAmp > FLOW_PER_AMP.most) {
       doubts.push({
         path: ['pump', 'currentA'],
-        message: `${plainNumber(currentA, 2)} A is little for ${plainNumber(openFlowLPerH, 0)} L/h. Is it ${plainNumber(currentA * 10, 1)} A?`,
+        message: `${plainNumber(currentA, 2)} A is little for ${flow(openFlowLPerH)}. Is it ${plainNumber(currentA * 10, 1)} A?`,
       });
     } else if (fits(perAmp * 10) && perAmp < FLOW_PER_AMP.least) {
       doubts.push({
         path: ['pump', 'currentA'],
-        message: `${plainNumber(currentA, 1)} A is much for ${plainNumber(openFlowLPerH, 0)} L/h. Is it ${plainNumber(currentA / 10, 2)} A?`,
+        message: `${plainNumber(currentA, 1)} A is much for ${flow(openFlowLPerH)}. Is it ${plainNumber(currentA / 10, 2)} A?`,
       });
     }
   } else if (currentA !== undefined && (currentA < 0.8 || currentA > 30)) {
@@ -51,13 +53,14 @@ function pumpDoubts({ pump }: Circuit): Doubt[] {
   if (shutOffHeadM !== undefined && shutOffHeadM > 9) {
     doubts.push({
       path: ['pump', 'shutOffHeadM'],
-      message: `Few bilge pumps lift ${plainNumber(shutOffHeadM, 1)} m. Does the label say feet? Then it is ${plainNumber(shutOffHeadM * METRES_PER_FOOT, 1)} m.`,
+      message: `Few bilge pumps lift ${head(shutOffHeadM)}. Does the label say feet? Then it is ${head(shutOffHeadM * METRES_PER_FOOT)}.`,
     });
   }
   return doubts;
 }
 
-function legDoubts(circuit: Circuit, hullLengthM: number | undefined): Doubt[] {
+function legDoubts(circuit: Circuit, hullLengthM: number | undefined, units: UnitSystem): Doubt[] {
+  const length = (metres: number, digits: number) => formatQuantity(metres, 'length', units, digits);
   const mostM = hullLengthM === undefined ? 30 : hullLengthM * HULLS;
   return legKeys.flatMap((leg): Doubt[] => {
     const { lengthM } = legOf(circuit, leg);
@@ -66,7 +69,7 @@ function legDoubts(circuit: Circuit, hullLengthM: number | undefined): Doubt[] {
       : [
           {
             path: ['legs', leg, 'lengthM'],
-            message: `${plainNumber(lengthM, 1)} m is long for ${hullLengthM === undefined ? 'a leg' : `a hull of ${plainNumber(hullLengthM, 1)} m`}. Was it measured in feet? Then it is ${plainNumber(lengthM * METRES_PER_FOOT, 2)} m.`,
+            message: `${length(lengthM, 1)} is long for ${hullLengthM === undefined ? 'a leg' : `a hull of ${length(hullLengthM, 1)}`}. Was it measured in feet? Then it is ${length(lengthM * METRES_PER_FOOT, 2)}.`,
           },
         ];
   });

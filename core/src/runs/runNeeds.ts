@@ -31,6 +31,6 @@ export function runNeeds(job: Job, assessed: readonly AssessedCircuit[], wellId:
         },
       ];
     }
-    return facts.water.curve ? [] : [{ ...about, lacks: 'curve', typical: typicalCurve(circuit) }];
+    return facts.water.curve ? [] : [{ ...about, lacks: 'curve', typical: typicalCurve(circuit, facts.units) }];
   });
 }

@@ -84,12 +84,12 @@ export function ReferenceScreen() {
       <FoldedCard title="Classes of pumps" summary="Typical figures to begin with">
         <ReferenceTable
           label="Classes of pumps"
-          heads={['Class', 'A', 'L/h', 'Head m', 'Fuse A']}
+          heads={['Class', 'A', 'Open flow', 'Head', 'Fuse A']}
           rows={Object.values(pumpCatalogue).map((row) => [
-            row.name.split(',')[0] ?? row.name,
+            row.name,
             String(row.currentA),
-            String(row.openFlowLPerH),
-            String(row.shutOffHeadM),
+            formatQuantity(row.openFlowLPerH, 'flow', units),
+            formatQuantity(row.shutOffHeadM, 'head', units),
             String(row.makerFuseA),
           ])}
         />
@@ -173,8 +173,11 @@ function ruleFigure(value: number, unit: string, units: UnitSystem): string {
 function defaultRows(units: UnitSystem): string[][] {
   return [
     ['Supplies compared', defaults.suppliesV.map((volts) => `${volts.toFixed(1)} V`).join(', ')],
-    ['Conductor temperature', `${defaults.conductorC} °C, in an engine space ${defaults.engineSpaceC} °C`],
-    ['Insulation', `${defaults.insulationC} °C`],
+    [
+      'Conductor temperature',
+      `${formatQuantity(defaults.conductorC, 'temperature', units)}, in an engine space ${formatQuantity(defaults.engineSpaceC, 'temperature', units)}`,
+    ],
+    ['Insulation', formatQuantity(defaults.insulationC, 'temperature', units)],
     ['Battery to fuse', formatQuantity(defaults.stubLengthM, 'shortLength', units)],
     ['Fuse resistance', `${defaults.fuseDropV} V ÷ rating`],
     ['Joint', `${defaults.jointOhm * 1000} mΩ`],

@@ -1,5 +1,12 @@
 import type { Pump } from '@harbor-latch/core/job/index';
-import { pumpCatalogue, type PumpClass, type PumpClassKey } from '@harbor-latch/core/reference/index';
+import {
+  pumpCatalogue,
+  pumpClassInWords,
+  pumpClassKeys,
+  type PumpClass,
+  type PumpClassKey,
+} from '@harbor-latch/core/reference/index';
+import { useUnits } from '../../data/settings';
 import { View } from 'react-native';
 import type { JobPath } from '../../data/jobPath';
 import { useField } from '../../fields/FieldContext';
@@ -8,9 +15,13 @@ import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 
+/** No class is taken until one is chosen. */
+const NONE = '' as PumpClassKey;
+
 /** Classes of pumps to begin with; their figures are typical and say so. */
 export function Catalogue({ path }: { readonly path: JobPath }) {
   const field = useField(path);
+  const units = useUnits();
   const pump = (field.value as Pump | undefined) ?? {};
   const choose = (key: PumpClassKey) => {
     const { name: _name, ...figures }: PumpClass = pumpCatalogue[key];
@@ -28,7 +39,7 @@ export function Catalogue({ path }: { readonly path: JobPath }) {
           </BigButton>
         }
       >
-        {`Estimate: figures typical of the class “${pumpCatalogue[pump.catalogue].name}”. Replace them by the label’s.`}
+        {`Estimate: figures typical of the class “${pumpClassInWords(pump.catalogue, units)}”. Replace them by the label’s.`}
       </Notice>
     );
   }
@@ -40,9 +51,9 @@ export function Catalogue({ path }: { readonly path: JobPath }) {
       </Words>
       <ChoiceRow
         label="Class of pump"
-        value=""
-        choices={Object.entries(pumpCatalogue).map(([value, { name }]) => ({ value, label: name }))}
-        onChoose={(key) => choose(key as PumpClassKey)}
+        value={NONE}
+        choices={pumpClassKeys.map((key) => ({ value: key, label: pumpClassInWords(key, units) }))}
+        onChoose={choose}
       />
     </View>
   );

@@ -1,4 +1,4 @@
-import { legKinds, legOf, type Circuit, type Job } from '@harbor-latch/core/job/index';
+import { legGuide, legKinds, legOf, type Circuit, type Job } from '@harbor-latch/core/job/index';
 import { schemeOf, waysOutM } from '@harbor-latch/core/schemes/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
@@ -27,6 +27,7 @@ export function FirstStage({
   const { legs, options } = schemeOf(circuit);
   const shares = circuit.sharesFeedWith !== undefined;
   const out = waysOutM(circuit, job.circuits);
+  const units = useUnits();
   return (
     <Card>
       <View style={{ padding: 14, gap: 16 }}>
@@ -51,9 +52,9 @@ export function FirstStage({
                 step={length}
                 picks={picks}
                 needed
-                guide={legKinds[key].guide}
+                guide={legGuide(key, units)}
               />
-              {legKinds[key].after === 'pump' && out !== undefined && legOf(circuit, key).lengthM !== out ? (
+              {legKinds[key].after === 'pump' && out !== undefined && differs(legOf(circuit, key).lengthM, out) ? (
                 <WaysOut index={index} leg={key} out={out} />
               ) : null}
             </View>
@@ -61,6 +62,11 @@ export function FirstStage({
       </View>
     </Card>
   );
+}
+
+/** Sums of lengths differ in the last digit that is kept of a number. */
+function differs(lengthM: number | undefined, out: number): boolean {
+  return lengthM === undefined || Math.abs(lengthM - out) > 1e-6;
 }
 
 function Amperes({ index }: { readonly index: number }) {

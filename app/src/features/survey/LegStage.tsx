@@ -1,8 +1,10 @@
 import { legOf, type Circuit, type Leg, type LegKey } from '@harbor-latch/core/job/index';
 import { defaults } from '@harbor-latch/core/reference/index';
 import { schemeOf, type Role } from '@harbor-latch/core/schemes/index';
+import { formatQuantity, type UnitSystem } from '@harbor-latch/core/units/index';
 import { memo } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
 import { ChoiceField } from '../../fields/ChoiceField';
@@ -28,11 +30,12 @@ export const LegStage = memo(
   }) {
     const path = ['circuits', index, 'legs', leg.key] as const;
     const surveyed = legOf(circuit, leg.key);
+    const units = useUnits();
     return (
       <Stage
         of={path}
         title={leg.name}
-        summary={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors`}, ${surveyed.engineSpace ? 'in engine space' : 'clear of engine'}, ${summaryOf(surveyed)}`}
+        summary={`${leg.cores === 1 ? 'One conductor' : `${leg.cores} conductors`}, ${surveyed.engineSpace ? 'in engine space' : 'clear of engine'}, ${summaryOf(surveyed, units)}`}
         conductors={schemeOf(circuit).automatic || leg.role !== 'manual' ? legColours[leg.role] : [{ base: 'brown' }]}
       >
         {leg.key === 'panelToBilge' && leg.cores > 1 ? (
@@ -97,13 +100,14 @@ function Route({ path }: { readonly path: readonly (string | number)[] }) {
 }
 
 function Surroundings({ path, name }: { readonly path: readonly (string | number)[]; readonly name: string }) {
+  const units = useUnits();
   return (
     <>
       <ChoiceField
         path={[...path, 'insulationC']}
         label="Insulation rated"
         assumed={defaults.insulationC}
-        choices={[60, 75, 90, 105].map((value) => ({ value, label: `${value}\u00a0°C` }))}
+        choices={[60, 75, 90, 105].map((value) => ({ value, label: formatQuantity(value, 'temperature', units) }))}
         guide="Printed along the cable."
       />
       <ChoiceField
@@ -161,10 +165,11 @@ function Pieces({ path, name }: { readonly path: readonly (string | number)[]; r
   );
 }
 
-function summaryOf({ insulationC, slackM, bundled, further }: Leg): string {
+function summaryOf({ insulationC, slackM, bundled, further }: Leg, units: UnitSystem): string {
+  const inUnits = (celsius: number) => formatQuantity(celsius, 'temperature', units);
   return [
-    insulationC === undefined ? `${defaults.insulationC} °C by default` : `${insulationC} °C`,
-    slackM === undefined ? 'no slack' : `${slackM} m slack`,
+    insulationC === undefined ? `${inUnits(defaults.insulationC)} by default` : inUnits(insulationC),
+    slackM === undefined ? 'no slack' : `${formatQuantity(slackM, 'length', units)} slack`,
     ...(bundled === undefined ? [] : [`bundle of ${bundled}`]),
     ...(further === undefined ? [] : [`${further.length + 1} pieces`]),
   ].join(', ');

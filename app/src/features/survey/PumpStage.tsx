@@ -80,7 +80,7 @@ export const PumpStage = memo(function PumpStage({
           label="Shut-off head"
           quantity="head"
           step={{ metric: 0.1, us: 0.5 }}
-          guide="The height at which nothing comes out any more. Mostly 3 to 6 m."
+          guide={`The height at which nothing comes out any more. Mostly ${formatQuantity(3, 'head', units, 0)} to ${formatQuantity(6, 'head', units, 0)}.`}
         />
         <NumberField
           path={[...path, 'windingOhm']}

@@ -39,9 +39,10 @@ export function SurveyStation({
   readonly onBoat: () => void;
 }) {
   const page = useRef<View>(null);
+  const units = useUnits();
   const { job } = draft;
   const circuit = job.circuits[index];
-  const found = circuit ? doubtsOf(circuit, job.boat.hullLengthM) : [];
+  const found = circuit ? doubtsOf(circuit, job.boat.hullLengthM, units) : [];
   // The same doubts are the same map: no field is shown anew for them.
   const text = JSON.stringify(found.map(({ path, message }) => [['circuits', index, ...path].join('/'), message]));
   const doubts = useMemo(() => new Map(JSON.parse(text) as [string, string][]), [text]);
