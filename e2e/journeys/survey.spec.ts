@@ -199,3 +199,29 @@ test('a leg gets a further piece in other surroundings, which can be removed and
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
 });
+
+test('a device without room says so and offers the file, and what was typed is saved all the same', async ({
+  page,
+  request,
+  expected,
+}) => {
+  expected.push(/ERR_FAILED|Failed to load resource/);
+  const job = await addBoat(request, demoBoat('pinnock', 'No room'));
+  await page.addInitScript(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await page.route('**/api/boats/**', (route) => route.abort());
+  await page.getByLabel('Source to panel, one way, in m').fill('2.3');
+  await expect(page.getByText('Not kept: no room on this device')).toBeVisible();
+  const leaving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the job file' }).filter({ visible: true }).click();
+  expect((await leaving).suggestedFilename()).toBe('no-room.json');
+  await page.unroute('**/api/boats/**');
+  await expect
+    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM)
+    .toBe(2.3);
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+});

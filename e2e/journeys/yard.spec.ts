@@ -1,4 +1,4 @@
-import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+import { addBoat, demoBoat, expect, layAllOut, open, placesOf, storedBoat, test } from '../yard';
 
 test(
   'the yard shows each boat, its circuits and the worst found in them',
@@ -203,6 +203,7 @@ test('where feet and gallons are shown nothing is told in metres, litres or degr
     if (address === places.survey || address === places.boat)
       for (let count = await folded.count(), most = 30; count > 0 && most > 0; count = await folded.count(), most -= 1)
         await folded.last().click();
+    await layAllOut(page);
     const text = await page.getByRole('main').innerText();
     const metric = [...text.matchAll(/[^\n]*\d\s?(m|mm|cm|L|L\/h|L\/min|°C)(?![\w²·Ω/])[^\n]*/g)].map(([line]) => line);
     expect([address, metric]).toEqual([address, []]);

@@ -36,11 +36,18 @@ class World implements DraftWorld {
     count: () => this.kept.size,
   };
 
+  /** What the server waits for before it answers. */
+  answering: Promise<void> = Promise.resolve();
+  /** Whether it takes what is sent and the answer is lost on the way. */
+  deaf = false;
+
   async put(sent: Job, basedOn: number | null): Promise<StoredBoat> {
     this.puts.push({ job: sent, basedOn });
     if (this.away) throw new ServerAway();
+    await this.answering;
     if ((this.server?.version ?? null) !== basedOn) throw new ServerProblem(412, 'stale', 'stale', this.server);
     this.server = storedAs((basedOn ?? 0) + 1, sent);
+    if (this.deaf) throw new ServerAway();
     return this.server;
   }
 
@@ -149,6 +156,56 @@ describe('what was typed', () => {
       ['One', 1],
       ['Two', 2],
     ]);
+  });
+
+  it('while the server takes its time waits for its answer: a save is never sent from a version that it ends', async () => {
+    const { world, store } = opened();
+    let answer = () => undefined as void;
+    world.answering = new Promise((resolve) => (answer = resolve));
+    store.change(id, named('One'));
+    await later(800);
+    store.change(id, named('Two'));
+    await later(10_000);
+    expect(world.puts).toHaveLength(1);
+    answer();
+    await later(2000);
+    expect(world.puts.map(({ job: sent, basedOn }) => [sent.boat.name, basedOn])).toEqual([
+      ['One', 1],
+      ['Two', 2],
+    ]);
+    expect(draftIn(store)?.save.kind).toBe('saved');
+  });
+
+  it('is known again as one’s own where the server took it and its answer was lost', async () => {
+    const { world, store } = opened();
+    world.deaf = true;
+    store.change(id, named('One'));
+    await later(800);
+    world.deaf = false;
+    expect(world.server).toEqual(storedAs(2, named('One')));
+    store.change(id, named('Two'));
+    await later(10_000);
+    expect(draftIn(store)?.save.kind).toBe('saved');
+    expect(world.server).toEqual(storedAs(3, named('Two')));
+  });
+
+  it('is held in memory and said where the device has no room for it, and saved all the same', async () => {
+    const { world, store } = opened();
+    const { setItem } = world.storage;
+    world.storage.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    world.away = true;
+    store.change(id, named('Held'));
+    await later(1000);
+    expect(draftIn(store)).toMatchObject({ unkept: true, save: { kind: 'away' } });
+    expect(draftIn(store)?.job.boat.name).toBe('Held');
+    world.storage.setItem = setItem;
+    store.change(id, named('Held on'));
+    expect(draftIn(store)?.unkept).toBeUndefined();
+    world.away = false;
+    await later(10_000);
+    expect(world.server?.job.boat.name).toBe('Held on');
   });
 
   it('comes back by undo, step by step', async () => {

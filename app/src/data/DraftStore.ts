@@ -1,5 +1,6 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { followGuesses } from '@harbor-latch/core/water/followGuesses';
 import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
 import {
@@ -45,6 +46,10 @@ export class DraftStore {
   private drafts: ReadonlyMap<string, Draft> = new Map();
   private readonly listeners = new Set<() => void>();
   private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
+  /** Boats of which a save is under way: one at a time each. */
+  private readonly sending = new Set<string>();
+  /** What was sent last of a boat and not answered: the server may have taken it. */
+  private readonly unanswered = new Map<string, Job>();
 
   constructor(private readonly world: DraftWorld) {
     this.drafts = new Map(this.readKept().map((draft) => [draft.id, draft]));
@@ -155,14 +160,22 @@ export class DraftStore {
   }
 
   private put(draft: Draft): void {
-    this.drafts = new Map(this.drafts).set(draft.id, draft);
-    const nothingOwn = draft.save.kind === 'saved' && Object.keys(draft.typed).length === 0;
-    if (nothingOwn) this.world.storage.removeItem(KEY + draft.id);
-    else {
-      const kept: Kept = { job: draft.job, basedOn: draft.basedOn, base: draft.base, typed: draft.typed };
-      this.world.storage.setItem(KEY + draft.id, JSON.stringify(kept));
-    }
+    const { unkept: _before, ...held } = draft;
+    const kept = this.keep(held);
+    this.drafts = new Map(this.drafts).set(draft.id, kept ? held : { ...held, unkept: true });
     this.tell();
+  }
+
+  /** Keeps a draft on the device as long as it holds what the server does not. @returns false where there is no room for it */
+  private keep({ id, job, basedOn, base, typed, save }: Draft): boolean {
+    const { storage } = this.world;
+    try {
+      if (save.kind === 'saved' && Object.keys(typed).length === 0) storage.removeItem(KEY + id);
+      else storage.setItem(KEY + id, JSON.stringify({ job, basedOn, base, typed } satisfies Kept));
+      return true;
+    } catch {
+      return false;
+    }
   }
 
   private saveSoon(id: string, afterMs: number): void {
@@ -175,18 +188,40 @@ export class DraftStore {
 
   private async saveNow(id: string): Promise<void> {
     const draft = this.drafts.get(id);
-    if (!draft || draft.save.kind === 'saved' || draft.save.kind === 'saving' || draft.save.kind === 'conflict') return;
+    if (!draft || draft.save.kind === 'saved' || draft.save.kind === 'conflict') return;
+    // What was changed since goes out once the one that is under way was answered.
+    if (this.sending.has(id)) return;
+    this.sending.add(id);
     this.put({ ...draft, save: { kind: 'saving' } });
+    const sent = draft.job;
     try {
-      const stored = await this.world.put(draft.job, draft.basedOn);
-      this.world.onStored(stored);
-      this.settle(id, (now) => taken(now, draft.job, stored));
+      this.settled(id, sent, await this.world.put(sent, draft.basedOn));
     } catch (error) {
-      this.settle(id, (now) => ({ ...now, save: failure(error) }));
+      const own = this.ownIn(id, error);
+      if (own) this.settled(id, own.job, own.stored);
+      else {
+        if (error instanceof ServerAway) this.unanswered.set(id, sent);
+        this.settle(id, (now) => ({ ...now, save: failure(error) }));
+      }
     }
+    this.sending.delete(id);
     const after = this.drafts.get(id)?.save.kind;
     if (after === 'unsaved') this.saveSoon(id, SAVE_AFTER_MS);
     if (after === 'away') this.saveSoon(id, RETRY_AFTER_MS);
+  }
+
+  /** The server holds what was sent. */
+  private settled(id: string, sent: Job, stored: StoredBoat): void {
+    this.unanswered.delete(id);
+    this.world.onStored(stored);
+    this.settle(id, (now) => taken(now, sent, stored));
+  }
+
+  /** Of a refusal as stale: whether the copy there is this device's own, of a save whose answer was lost. */
+  private ownIn(id: string, error: unknown): { readonly job: Job; readonly stored: StoredBoat } | null {
+    const job = this.unanswered.get(id);
+    if (!job || !(error instanceof ServerProblem) || error.status !== 412 || !error.current) return null;
+    return replaceEqualDeep(job, error.current.job) === job ? { job, stored: error.current } : null;
   }
 
   private settle(id: string, change: (draft: Draft) => Draft): void {

@@ -31,12 +31,12 @@ describe('the server', () => {
   it('is asked for boats, and for what they were', async () => {
     const asked = answering(200, { boats: [stored] });
     expect(await listBoats()).toEqual([stored]);
-    expect(asked).toHaveBeenCalledWith('/api/boats', undefined);
+    expect(asked).toHaveBeenCalledWith('/api/boats', { signal: expect.any(AbortSignal) });
     answering(200, { revisions: [{ id: stored.id, version: 2, savedAt: stored.savedAt }] });
     expect((await listVersions(stored.id)).map(({ version }) => version)).toEqual([2]);
     const once = answering(200, stored);
     expect(await versionOf(stored.id, 2)).toEqual(stored);
-    expect(once).toHaveBeenCalledWith(`/api/boats/${stored.id}/revisions/2`, undefined);
+    expect(once.mock.calls[0]?.[0]).toBe(`/api/boats/${stored.id}/revisions/2`);
   });
 
   it('takes a boat on the version it was changed from, or as new', async () => {
@@ -46,7 +46,7 @@ describe('the server', () => {
     await putBoat(job, null);
     expect(asked.mock.calls[1]?.[1]).toMatchObject({ headers: { 'If-None-Match': '*' } });
     await deleteBoat(stored.id, 3);
-    expect(asked.mock.calls[2]?.[1]).toEqual({ method: 'DELETE', headers: { 'If-Match': '"3"' } });
+    expect(asked.mock.calls[2]?.[1]).toMatchObject({ method: 'DELETE', headers: { 'If-Match': '"3"' } });
   });
 
   it('that refuses says why, and gives its own copy of what was stale', async () => {
@@ -71,5 +71,19 @@ describe('the server', () => {
   ])('counts as away where it %s', async (_what, set) => {
     set();
     expect(await failure(listBoats())).toBeInstanceOf(ServerAway);
+  });
+});
+
+describe('a server that does not answer', () => {
+  it('is not waited for longer than half a minute', async () => {
+    jest.useFakeTimers();
+    globalThis.fetch = ((_path: string, { signal }: RequestInit) =>
+      new Promise((_resolve, reject) => {
+        signal?.addEventListener('abort', () => reject(new Error('aborted')));
+      })) as typeof fetch;
+    const waiting = failure(listBoats());
+    await jest.advanceTimersByTimeAsync(30_001);
+    expect(await waiting).toBeInstanceOf(ServerAway);
+    jest.useRealTimers();
   });
 });

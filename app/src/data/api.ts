@@ -23,12 +23,19 @@ export class ServerAway extends Error {
   }
 }
 
+/** An answer that takes longer is not waited for, ms: what was asked is asked again later. */
+const LONGEST_MS = 30_000;
+
 async function call(path: string, init?: RequestInit): Promise<Response> {
+  const giveUp = new AbortController();
+  const timer = setTimeout(() => giveUp.abort(), LONGEST_MS);
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, init);
+    response = await fetch(`/api${path}`, { ...init, signal: giveUp.signal });
   } catch {
     throw new ServerAway();
+  } finally {
+    clearTimeout(timer);
   }
   if (response.ok) return response;
   const body: unknown = await response.json().catch(() => null);

@@ -24,6 +24,8 @@ export interface Draft {
   readonly typed: Readonly<Record<string, string>>;
   readonly past: readonly Job[];
   readonly save: SaveState;
+  /** True while the device could not keep it: it is then held in memory alone. */
+  readonly unkept?: boolean;
   /** Counts changes that came from elsewhere than the fields: forms start anew. */
   readonly reloads: number;
 }

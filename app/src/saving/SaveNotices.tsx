@@ -1,5 +1,6 @@
 import { useDrafts } from '../data/boats';
 import type { Draft } from '../data/draft';
+import { exportJob } from '../data/files';
 import { BigButton } from '../ui/BigButton';
 import { Notice } from '../ui/Notice';
 import { ConflictCard } from './ConflictCard';
@@ -8,6 +9,18 @@ import { ConflictCard } from './ConflictCard';
 export function SaveNotices({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const { save } = draft;
+  if (draft.unkept) {
+    return (
+      <Notice
+        tone="stop"
+        icon="alert-octagon"
+        actions={<BigButton onPress={() => exportJob(draft.job)}>Export the job file</BigButton>}
+      >
+        This device has no room to keep what you entered. It is held while this page stays open, and saved to the server
+        when that answers. To be sure of it, export the boat as a file.
+      </Notice>
+    );
+  }
   if (save.kind === 'refused') {
     return (
       <Notice

@@ -13,11 +13,13 @@ const looks: Readonly<Record<SaveState['kind'], { readonly icon: IconName; reado
   conflict: { icon: 'call-split', words: 'Changed elsewhere' },
 };
 
+const unkept = { icon: 'alert-octagon', words: 'Not kept: no room on this device' } as const;
+
 /** How the boat stands against the server, in a few words under its title. */
 export function SaveStatus({ draft }: { readonly draft: Draft }) {
   const palette = usePalette();
   const pending = Object.keys(draft.typed).length;
-  const look = looks[draft.save.kind];
+  const look = draft.unkept ? unkept : looks[draft.save.kind];
   const words = pending === 0 ? look.words : `${pending} ${pending === 1 ? 'entry' : 'entries'} to correct`;
   return (
     <View role="status" style={{ flexDirection: 'row', gap: 4, alignItems: 'center' }}>

@@ -1,5 +1,3 @@
-import type { JobProblem } from './readJob';
-
 /** Places of a parsed JSON text that no store keeps as they are, and the data with the harmless ones put right. */
 export interface Oddities {
   /** Keys that cannot be kept, with the path of what holds them. */
@@ -61,7 +59,7 @@ export function oddities(data: object): Oddities {
 }
 
 /** What is said of an odd key. */
-export function oddKeyMessage(key: string): JobProblem['message'] {
+export function oddKeyMessage(key: string): string {
   return key === '__proto__'
     ? 'Unknown key "__proto__". Remove it.'
     : 'A key holds a character that cannot be stored (NUL, or half of a pair). Write it again.';

@@ -34,7 +34,9 @@ describe('a figure that looks mistaken', () => {
   });
 
   it('is perhaps feet taken for metres, of head or of a leg', () => {
-    expect(doubts({ shutOffHeadM: 12 })).toEqual([['pump.shutOffHeadM', expect.stringContaining('Then it is 3.7\u00a0m')]]);
+    expect(doubts({ shutOffHeadM: 12 })).toEqual([
+      ['pump.shutOffHeadM', expect.stringContaining('Then it is 3.7\u00a0m')],
+    ]);
     expect(doubts({}, { panelToBilge: { lengthM: 26 } }, 10)).toEqual([
       ['legs.panelToBilge.lengthM', expect.stringMatching(/26\sm is long for a hull of 10\sm.*7\.92\sm/)],
     ]);

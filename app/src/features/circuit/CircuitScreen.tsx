@@ -61,6 +61,7 @@ function sameToStations(one: Draft, other: Draft): boolean {
     one.job === other.job &&
     one.typed === other.typed &&
     one.reloads === other.reloads &&
+    one.unkept === other.unkept &&
     standing(one) === standing(other)
   );
 }
