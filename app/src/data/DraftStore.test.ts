@@ -160,7 +160,7 @@ describe('what was typed', () => {
 
   it('while the server takes its time waits for its answer: a save is never sent from a version that it ends', async () => {
     const { world, store } = opened();
-    let answer = () => undefined as void;
+    let answer: () => void = () => undefined;
     world.answering = new Promise((resolve) => (answer = resolve));
     store.change(id, named('One'));
     await later(800);
