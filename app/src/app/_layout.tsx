@@ -4,7 +4,7 @@ import AtkinsonBold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Stack, type ErrorBoundaryProps } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Pressable, Text, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
@@ -14,10 +14,10 @@ import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
 import icons from '../../assets/icons.ttf';
 import { ICON_FONT, PaperIcon } from '../ui/Icon';
-import { useFocusMark } from '../ui/focusMark';
 import { SaidProvider } from '../ui/Said';
 import { mod, ShortcutsProvider, useShortcut } from '../ui/Shortcuts';
-import { darkTheme, lightTheme } from '../ui/theme';
+import { usePageStyle } from '../ui/pageStyle';
+import { darkTheme, lightTheme, still } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
 import { whenIdle } from '../ui/whenIdle';
 
@@ -55,8 +55,13 @@ export default function RootLayout() {
   const [client] = useState(() => new QueryClient());
   const [drafts] = useState(() => makeDraftStore(client));
   const [assessments] = useState(makeAssessments);
-  const { theme } = access.settings;
-  const dark = theme === 'dark' || (theme === 'system' && system === 'dark');
+  const { theme: wanted } = access.settings;
+  const dark = wanted === 'dark' || (wanted === 'system' && system === 'dark');
+  const [quiet] = useState(() => matchMedia('(prefers-reduced-motion: reduce)').matches);
+  const theme = useMemo(() => {
+    const one = dark ? darkTheme : lightTheme;
+    return quiet ? still(one) : one;
+  }, [dark, quiet]);
 
   useEffect(() => {
     window.addEventListener('online', drafts.saveAll);
@@ -65,10 +70,10 @@ export default function RootLayout() {
 
   useEffect(() => {
     document.documentElement.style.colorScheme = dark ? 'dark' : 'light';
-    document.body.style.backgroundColor = (dark ? darkTheme : lightTheme).palette.ground;
-  }, [dark]);
+    document.body.style.backgroundColor = theme.palette.ground;
+  }, [dark, theme]);
 
-  useFocusMark((dark ? darkTheme : lightTheme).palette);
+  usePageStyle(theme.palette);
 
   const shown = fontsReady || fontsFailed !== null;
   useEffect(() => (shown ? whenAnswered(client, () => void fetchScreensAhead()) : undefined), [shown, client]);
@@ -79,7 +84,7 @@ export default function RootLayout() {
       <QueryClientProvider client={client}>
         <DraftsContext.Provider value={drafts}>
           <AssessmentsContext.Provider value={assessments}>
-            <PaperProvider theme={dark ? darkTheme : lightTheme} settings={paperSettings}>
+            <PaperProvider theme={theme} settings={paperSettings}>
               <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
                 <SaidProvider>
                   <ShortcutsProvider>
@@ -88,7 +93,7 @@ export default function RootLayout() {
                       screenOptions={{
                         headerShown: false,
                         title: 'Harbor Latch',
-                        contentStyle: { backgroundColor: (dark ? darkTheme : lightTheme).palette.ground },
+                        contentStyle: { backgroundColor: theme.palette.ground },
                       }}
                     />
                   </ShortcutsProvider>

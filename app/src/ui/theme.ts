@@ -65,6 +65,11 @@ function themeOf(base: MD3Theme, palette: Palette): LatchTheme {
 export const lightTheme = themeOf(MD3LightTheme, lightPalette);
 export const darkTheme = themeOf(MD3DarkTheme, darkPalette);
 
+/** The same theme for a device that asks for stillness: what would glide or grow is there at once. */
+export function still(theme: LatchTheme): LatchTheme {
+  return { ...theme, animation: { ...theme.animation, scale: 0 } };
+}
+
 /** The theme in force. */
 function useLatchTheme(): LatchTheme {
   return useTheme<LatchTheme>();

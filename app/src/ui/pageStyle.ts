@@ -2,21 +2,22 @@ import { useEffect } from 'react';
 import type { Palette } from './palette';
 
 /**
- * The mark of what the keyboard is on: a dark ring within the edge of its own shape and a light one within that, so
+ * What holds for the whole page. Nothing glides where the device asks for stillness. The mark of what the keyboard is on: a dark ring within the edge of its own shape and a light one within that, so
  * that it shows on any ground, is cut off by no rounded card around it, and covers no words.
  */
-function markCss({ text, surface }: Palette): string {
+function pageCss({ text, surface }: Palette): string {
   return `:focus-visible { outline: 3px solid ${text}; outline-offset: -3px; box-shadow: inset 0 0 0 5px ${surface}; }
 input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset: -2px; box-shadow: none; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
-[role="dialog"]:focus-visible { outline: none; box-shadow: none; }`;
+[role="dialog"]:focus-visible { outline: none; box-shadow: none; }
+@media (prefers-reduced-motion: reduce) { * { transition: none !important; scroll-behavior: auto !important; } }`;
 }
 
-/** Puts the mark of focus on the page, in its theme. */
-export function useFocusMark(palette: Palette): void {
+/** Puts the style of the whole page in force, in its theme. */
+export function usePageStyle(palette: Palette): void {
   useEffect(() => {
     const style = document.createElement('style');
-    style.textContent = markCss(palette);
+    style.textContent = pageCss(palette);
     document.head.append(style);
     return () => style.remove();
   }, [palette]);
