@@ -45,7 +45,8 @@ test('the same by keyboard alone', { tag: '@wide' }, async ({ page }, { project 
   await keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: /^Boat of 8/ })).toBeVisible();
   await keyboard.press('n');
-  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Bilge pump' })).toBeVisible();
   // Each that is needed leads to its field; from one field the tab key goes on to the next.
   const tabTo = async (label: string | RegExp, most: number) => {

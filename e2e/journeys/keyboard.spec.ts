@@ -22,6 +22,7 @@ test('a boat and its circuit are begun by keys alone, and the keys are listed', 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /^Boat of 8\sm/ })).toBeVisible();
   await page.keyboard.press('n');
+  await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Bilge pump' })).toBeVisible();
   await page.keyboard.press('?');

@@ -135,6 +135,15 @@ interface EntryProps extends NumberFieldProps {
   readonly tagId: string | undefined;
 }
 
+/** Selects what stands in a field that was touched, once the touch has set its caret; a key typed before that is not lost. */
+function selectSoon({ target }: { readonly target: unknown }): void {
+  if (!(target instanceof HTMLInputElement)) return;
+  const { value } = target;
+  setTimeout(() => {
+    if (target.value === value && document.activeElement === target) target.select();
+  }, 0);
+}
+
 /** The box one types into, with its unit, which changes the system at a touch. */
 export function Entry({
   path,
@@ -167,7 +176,7 @@ export function Entry({
         placeholder={assumed === undefined ? '' : plainNumber(toUnit(assumed, unit), unit.digits)}
         placeholderTextColor={palette.muted}
         inputMode="decimal"
-        selectTextOnFocus
+        onFocus={selectSoon}
         style={scale === 1 ? styles.input : [styles.input, { fontSize: 20 * scale }]}
       />
       {canSwitch ? (

@@ -80,7 +80,8 @@ function Trapped({
   }, []);
   // With nothing of the dialog in focus Enter answers it; a field or button in focus has its own.
   useHotkeys('enter', () => {
-    if (document.activeElement === (host.current as unknown)) onEnter?.();
+    const at = document.activeElement;
+    if (at === document.body || at === (host.current as unknown)) onEnter?.();
   });
   return (
     <View ref={host} role="dialog" aria-modal aria-label={title} tabIndex={-1} style={styles.within}>

@@ -1,6 +1,6 @@
 import { defaultWindingOhm } from '../circuit';
 import { batteryChemistry, defaults, internalResistanceOhm, pumpClassInWords } from '../reference';
-import { formatOhms, formatQuantity, plainNumber, type UnitSystem } from '../units';
+import { formatOhms, formatQuantity, type UnitSystem } from '../units';
 import { legOf, type Battery, type Circuit } from '../job';
 import { schemeOf } from '../schemes';
 
@@ -84,7 +84,7 @@ export function assumptionsOf(circuit: Circuit, battery: Battery, units: UnitSys
       ({ key, name }): Assumption | false =>
         legOf(circuit, key).insulationC === undefined && {
           what: `Insulation, ${name.toLowerCase()}`,
-          assumed: `${plainNumber(defaults.insulationC, 0)} °C`,
+          assumed: formatQuantity(defaults.insulationC, 'temperature', units),
           changes: 'a lower rating carries less',
         },
     ),
