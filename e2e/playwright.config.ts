@@ -23,7 +23,8 @@ export default defineConfig({
     screenshot: 'only-on-failure',
   },
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    // A phone has no keyboard of its own.
+    { name: 'phone', grepInvert: /@wide-only/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     // Journeys in which a wide page is laid out otherwise.
     { name: 'wide', grep: /@wide/, use: { viewport: { width: 1280, height: 800 } } },
   ],

@@ -143,3 +143,9 @@ export class Hand {
     this.keys += text.length;
   }
 }
+
+/** Opens the yard as it is before there is a boat; what is added is saved all the same. */
+export async function openEmptyYard(page: Page): Promise<void> {
+  await page.route('**/api/boats', (route) => route.fulfill({ json: { boats: [] } }));
+  await open(page, '/', 'Yard');
+}

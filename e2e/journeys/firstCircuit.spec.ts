@@ -1,13 +1,7 @@
-import { addBoat, demoBoat, expect, Hand, open, placesOf, test } from '../yard';
+import { addBoat, demoBoat, expect, Hand, open, openEmptyYard, placesOf, test } from '../yard';
 
-test('from the empty yard to fuse, cable and float height in at most 20 taps and 12 keys', async ({
-  page,
-  context,
-}) => {
-  await context.route('**/api/boats', (route) =>
-    route.request().method() === 'GET' ? route.fulfill({ json: { boats: [] } }) : route.continue(),
-  );
-  await open(page, '/', 'Yard');
+test('from the empty yard to fuse, cable and float height in at most 20 taps and 12 keys', async ({ page }) => {
+  await openEmptyYard(page);
   const hand = new Hand(page);
   await hand.tap('button', 'Add a boat');
   await hand.tap('radio', '8');
@@ -35,8 +29,7 @@ test('from the empty yard to fuse, cable and float height in at most 20 taps and
   expect(hand.keys).toBeLessThanOrEqual(12);
 });
 
-test('the same by keyboard alone', { tag: '@wide' }, async ({ page }, { project }) => {
-  test.skip(project.name !== 'wide', 'A phone has no keyboard of its own.');
+test('the same by keyboard alone', { tag: '@wide-only' }, async ({ page }) => {
   await open(page, '/', 'Yard');
   const { keyboard } = page;
   await keyboard.press('n');
@@ -123,12 +116,8 @@ test('what is flipped on a phone’s bench is in sight', async ({ page, request 
 
 test('a first boat is begun from a worked example, every guess marked, and the guesses follow her length', async ({
   page,
-  context,
 }) => {
-  await context.route('**/api/boats', (route) =>
-    route.request().method() === 'GET' ? route.fulfill({ json: { boats: [] } }) : route.continue(),
-  );
-  await open(page, '/', 'Yard');
+  await openEmptyYard(page);
   await page.getByRole('button', { name: 'Yacht' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Yacht' })).toBeVisible();

@@ -1,4 +1,4 @@
-import { addBoat, demoBoat, expect, layAllOut, open, placesOf, storedBoat, test } from '../yard';
+import { addBoat, demoBoat, expect, layAllOut, open, openEmptyYard, placesOf, storedBoat, test } from '../yard';
 
 test(
   'the yard shows each boat, its circuits and the worst found in them',
@@ -18,9 +18,8 @@ test(
   },
 );
 
-test('an empty yard says what to do', async ({ page, context }) => {
-  await context.route('**/api/boats', (route) => route.fulfill({ json: { boats: [] } }));
-  await open(page, '/', 'Yard');
+test('an empty yard says what to do', async ({ page }) => {
+  await openEmptyYard(page);
   await expect(page.getByText('No boats yet')).toBeVisible();
 });
 

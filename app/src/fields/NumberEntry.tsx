@@ -2,6 +2,7 @@ import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/c
 import { useContext, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { Icon } from '../ui/Icon';
+import { holdsField } from '../ui/pageStyle';
 import { stylesFor } from '../ui/stylesFor';
 import { fonts, usePalette } from '../ui/theme';
 import { TextScaleContext, Words } from '../ui/Words';
@@ -164,7 +165,7 @@ export function Entry({
   const unit = shownUnit(quantity, units);
   const canSwitch = shownUnit(quantity, 'metric').symbol !== shownUnit(quantity, 'us').symbol;
   return (
-    <View style={invalid ? styles.invalidBox : styles.box}>
+    <View style={invalid ? styles.invalidBox : styles.box} {...holdsField}>
       <TextInput
         accessibilityLabel={`${label}, in ${unit.symbol}`}
         aria-invalid={invalid}

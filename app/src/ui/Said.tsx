@@ -1,5 +1,6 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { Portal, Snackbar } from 'react-native-paper';
+import { footHeight } from './pageFoot';
 
 interface Saying {
   readonly text: string;
@@ -17,7 +18,14 @@ export function useSay(): (text: string, undo?: () => void) => void {
 export function SaidProvider({ children }: { readonly children: ReactNode }) {
   const [saying, setSaying] = useState<Saying | null>(null);
   const close = useCallback(() => setSaying(null), []);
-  const say = useMemo(() => (next: Saying) => setSaying(next), []);
+  const [above, setAbove] = useState(0);
+  const say = useMemo(
+    () => (next: Saying) => {
+      setAbove(footHeight());
+      setSaying(next);
+    },
+    [],
+  );
   return (
     <SaidContext.Provider value={say}>
       {children}
@@ -26,7 +34,7 @@ export function SaidProvider({ children }: { readonly children: ReactNode }) {
           visible={saying !== null}
           onDismiss={close}
           duration={7000}
-          wrapperStyle={{ bottom: 64, maxWidth: 640, alignSelf: 'center' }}
+          wrapperStyle={{ bottom: above, maxWidth: 640, alignSelf: 'center' }}
           {...(saying?.undo ? { action: { label: 'Undo', onPress: saying.undo } } : {})}
         >
           {saying?.text ?? ''}

@@ -1,9 +1,20 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { pageFoot } from './pageFoot';
 import { usePalette } from './theme';
 import { ToolButton } from './ToolButton';
 import { Words } from './Words';
+
+/** What a page holds: in one column, no wider than reads well. */
+export const pageContent = {
+  padding: 12,
+  paddingBottom: 32,
+  gap: 12,
+  width: '100%',
+  maxWidth: 760,
+  alignSelf: 'center',
+} as const;
 
 /** A page with its title, the way back and its actions. */
 export function Screen({
@@ -49,24 +60,9 @@ export function Screen({
         </View>
       </View>
       <View role="main" style={{ flex: 1, minHeight: 0 }}>
-        {scroll ? (
-          <ScrollView
-            contentContainerStyle={{
-              padding: 12,
-              paddingBottom: 32,
-              gap: 12,
-              width: '100%',
-              maxWidth: 760,
-              alignSelf: 'center',
-            }}
-          >
-            {children}
-          </ScrollView>
-        ) : (
-          children
-        )}
+        {scroll ? <ScrollView contentContainerStyle={pageContent}>{children}</ScrollView> : children}
       </View>
-      {footer}
+      {footer === undefined ? null : <View {...pageFoot}>{footer}</View>}
     </View>
   );
 }

@@ -1,6 +1,7 @@
 import { useContext, useRef } from 'react';
 import { TextInput, View } from 'react-native';
 import { Icon } from './Icon';
+import { holdsField } from './pageStyle';
 import { useShortcut } from './Shortcuts';
 import { fonts, usePalette } from './theme';
 import { ToolButton } from './ToolButton';
@@ -24,6 +25,7 @@ export function SearchField({
   useShortcut({ keys: '/', shown: '/', does: label }, () => field.current?.focus());
   return (
     <View
+      {...holdsField}
       style={{
         flexDirection: 'row',
         alignItems: 'center',

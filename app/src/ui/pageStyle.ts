@@ -8,10 +8,15 @@ import type { Palette } from './palette';
 function pageCss({ text, surface }: Palette): string {
   return `:focus-visible { outline: 3px solid ${text}; outline-offset: -3px; box-shadow: inset 0 0 0 5px ${surface}; }
 input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset: -2px; box-shadow: none; }
+[data-holds-field]:focus-within { outline: 3px solid ${text}; outline-offset: -2px; }
+[data-holds-field] input:focus-visible { outline: none; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }
 @media (prefers-reduced-motion: reduce) { * { transition: none !important; scroll-behavior: auto !important; } }`;
 }
+
+/** Marks a box that frames a field and what belongs to it: the mark of focus goes about all of it. */
+export const holdsField = { dataSet: { holdsField: '' } } as object;
 
 /** Puts the style of the whole page in force, in its theme. */
 export function usePageStyle(palette: Palette): void {

@@ -18,7 +18,7 @@ import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
 import { Notice } from '../../ui/Notice';
-import { Screen } from '../../ui/Screen';
+import { pageContent, Screen } from '../../ui/Screen';
 import { useShortcut } from '../../ui/Shortcuts';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
@@ -94,14 +94,7 @@ export function YardScreen() {
         initialNumToRender={FIRST_BOATS}
         windowSize={7}
         style={{ flex: 1 }}
-        contentContainerStyle={{
-          padding: 12,
-          paddingBottom: 32,
-          gap: 12,
-          width: '100%',
-          maxWidth: 760,
-          alignSelf: 'center',
-        }}
+        contentContainerStyle={pageContent}
         ListHeaderComponentStyle={{ gap: 12 }}
         ListHeaderComponent={
           <>
