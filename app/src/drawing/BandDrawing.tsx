@@ -6,11 +6,12 @@ import { fonts, usePalette } from '../ui/theme';
 import { rovingUnchosen } from '../ui/roving';
 import type { Palette } from '../ui/palette';
 import { insulation } from './colours';
-import { WORD_LINE, WORD_SIZE, type Diagram, type Drawing, type PlacedPart, type PlacedWire } from './diagram';
+import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
 import { LEAST_WIDTH, layoutDiagram } from './layout';
 import type { Live } from './live';
 import { AtWork, FaultMark, faultPlaces, Flow, Terminals } from './LivePaint';
 import { PartSymbol } from './PartSymbol';
+import { rowsOf, type Reach } from './reach';
 import { BAND_STRIP } from './place';
 import { wirePath } from './wirePath';
 
@@ -31,12 +32,6 @@ export interface BandDrawingProps {
   /** The circuit at work; left out: the drawing alone. */
   readonly live?: Live;
   readonly reach?: Ref<Reach>;
-}
-
-/** Where things of the drawing are. */
-export interface Reach {
-  /** From the top of the drawing to the upper and lower edge of parts and conductors together, px; null where none is drawn. */
-  rowsOf(ids: readonly string[]): { readonly top: number; readonly bottom: number } | null;
 }
 
 /** The circuit drawn down the page in its three bands; conductors and parts can be touched. */
@@ -135,14 +130,6 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, r
       {touching ? <Terminals drawing={drawing} touch={touching} palette={palette} /> : null}
     </Svg>
   );
-}
-
-function rowsOf({ parts, wires }: Drawing, ids: readonly string[], scale: number): ReturnType<Reach['rowsOf']> {
-  const ys = [
-    ...parts.filter(({ part }) => ids.includes(part.id)).flatMap(({ box }) => [box.y, box.y + box.height]),
-    ...wires.filter(({ id }) => ids.includes(id)).flatMap(({ points }) => points.map(({ y }) => y)),
-  ];
-  return ys.length === 0 ? null : { top: Math.min(...ys) * scale, bottom: Math.max(...ys) * scale };
 }
 
 /** Painted anew only when it is another: currents change without their conductors. */

@@ -6,6 +6,9 @@ import { usePalette } from './theme';
 import { ToolButton } from './ToolButton';
 import { Words } from './Words';
 
+/** Under the page to the eye; before it to the keyboard, which need not go through a list to come there. */
+const underMain = { order: 1 } as object;
+
 /** What a page holds: in one column, no wider than reads well. */
 export const pageContent = {
   padding: 12,
@@ -59,10 +62,14 @@ export function Screen({
           {actions}
         </View>
       </View>
+      {footer === undefined ? null : (
+        <View {...pageFoot} style={underMain}>
+          {footer}
+        </View>
+      )}
       <View role="main" style={{ flex: 1, minHeight: 0 }}>
         {scroll ? <ScrollView contentContainerStyle={pageContent}>{children}</ScrollView> : children}
       </View>
-      {footer === undefined ? null : <View {...pageFoot}>{footer}</View>}
     </View>
   );
 }

@@ -95,10 +95,7 @@ export class AssessWork {
 
   /** What each rating of the fuse would bring, or each size of a conductor; null where nothing is chosen. */
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Verdicts | null {
-    const assessor = this.assessors[units];
-    return conductorId === null
-      ? assessor.fuseVerdicts(job, circuitId)
-      : assessor.sizeVerdicts(job, circuitId, conductorId);
+    return this.assessors[units].verdictsOf(job, circuitId, conductorId);
   }
 
   private stampOf(circuit: AssessedCircuit): number {

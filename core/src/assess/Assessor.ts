@@ -7,8 +7,7 @@ import {
   type Fix,
   type Judgement,
 } from '../findings';
-import type { Choices, Circuit, Job } from '../job';
-import { conductorSizes, protectionFamilies } from '../reference';
+import type { Circuit, Job } from '../job';
 import { schemeOf } from '../schemes';
 import { type Alternative, SizingMemory } from '../sizing';
 import type { UnitSystem } from '../units';
@@ -23,6 +22,7 @@ import { needsOf } from './needs';
 import { feedOf, fixOfOwn, underOwnFields } from './sharedFeed';
 import type { Surroundings } from './surroundings';
 import { asFinding, effectOf, tryFix, type Judged } from './tryFix';
+import { choosingOf } from './choosing';
 import { verdictsOf, type Verdicts } from './verdicts';
 import { waterSurroundings } from './waterFacts';
 import { withIdea } from './withIdea';
@@ -93,52 +93,22 @@ export class Assessor {
     return judged && 'alternatives' in judged ? judged.alternatives() : [];
   }
 
-  /** What each rating of the kind of protection in force would bring; null for what is not sized, or takes its fuse from another. */
-  fuseVerdicts(job: Job, circuitId: string): Verdicts | null {
-    const judged = this.pumpOf(job, circuitId);
-    if (!judged || judged.facts.sharedFeed) return null;
-    const { kind, ratingA } = judged.facts.protection;
-    const ratings = [...new Set([...protectionFamilies[kind].ratingsA, ratingA])];
-    const tried = this.tried(job, circuitId, ratings, (rating) => ({ protection: { kind, ratingA: rating } }));
-    return verdictsOf(tried, judged.plan.ids.fuse);
-  }
-
-  /** What each size of the cable family would bring for one conductor; null for what is not sized or not there. */
-  sizeVerdicts(job: Job, circuitId: string, conductorId: string): Verdicts | null {
-    const judged = this.pumpOf(job, circuitId);
-    const conductor = judged?.facts.conductors.find(({ planned }) => planned.id === conductorId);
-    if (!judged || !conductor) return null;
-    const sizes = conductorSizes[conductor.family].map(({ size }) => size);
-    const tried = this.tried(job, circuitId, sizes, (size, { conductors }) => ({
-      conductors: { ...conductors, [conductorId]: size },
-    }));
-    return verdictsOf(tried, conductorId);
-  }
-
-  private pumpOf(job: Job, circuitId: string): JudgedPump | null {
-    const judged = this.knownOf(job).find(({ assessed }) => assessed.circuit.id === circuitId)?.judged;
-    return judged && isPump(judged) ? judged : null;
-  }
-
-  /** What is found of a circuit with each of several choices. */
-  private tried<Value extends string | number>(
-    job: Job,
-    circuitId: string,
-    values: readonly Value[],
-    choosing: (value: Value, choices: Choices) => Choices,
-  ): Record<string, readonly Judgement[] | null> {
+  /**
+   * What each choice would bring: each rating of the kind of protection in force, or with a conductor each size of its
+   * family. Null where nothing is chosen: of what is not sized, not there, or takes its fuse from another.
+   */
+  verdictsOf(job: Job, circuitId: string, conductorId: string | null): Verdicts | null {
     const known = this.knownOf(job);
     const own = known.find(({ assessed }) => assessed.circuit.id === circuitId);
     const { judged } = own ?? {};
-    if (!own || !judged || !isPump(judged)) return {};
+    const choosing = judged && isPump(judged) ? choosingOf(judged, conductorId) : null;
+    if (!own || !judged || !choosing) return null;
     const { circuit } = judged.facts;
-    const { choices = {} } = circuit;
-    return Object.fromEntries(
-      values.map((value) => {
-        const changed = { ...circuit, choices: { ...choices, ...choosing(value, choices) } };
-        return [String(value), this.judgedAgain(job, known, judged, own.around, changed)?.judgements ?? null];
-      }),
-    );
+    const tried = Object.entries(choosing.choices).map(([value, choices]) => {
+      const after = this.judgedAgain(job, known, judged, own.around, { ...circuit, choices });
+      return [value, after?.judgements ?? null] as const;
+    });
+    return verdictsOf(Object.fromEntries(tried), choosing.at);
   }
 
   private circuitFix(

@@ -72,7 +72,7 @@ describe('of a day boat’s circuit', () => {
   const { protection, conductors } = sized.facts;
 
   it('fuses: what is proposed is good, what the pump blows and what no longer protects are refused', () => {
-    const { of } = assessor.fuseVerdicts(job, 'main') ?? NONE;
+    const { of } = assessor.verdictsOf(job, 'main', null) ?? NONE;
     expect(of[String(protection.ratingA)]?.standing).toBe('good');
     // 4.2 A run through it; and the largest blade fuse is beyond what the smallest conductor may carry.
     expect(of['3']?.standing).toBe('stop');
@@ -83,14 +83,14 @@ describe('of a day boat’s circuit', () => {
   it('sizes: what is proposed is good, and thinner than that is not', () => {
     const feed = conductors.find(({ planned }) => planned.id === 'feed') ?? conductors[0];
     if (!feed) throw new Error('no conductor');
-    const { of } = assessor.sizeVerdicts(job, 'main', feed.planned.id) ?? NONE;
+    const { of } = assessor.verdictsOf(job, 'main', feed.planned.id) ?? NONE;
     expect(of[feed.proposedSize]?.standing).toBe('good');
     expect(of['18 AWG']?.standing).not.toBe('good');
     expect(Object.keys(of)).toContain('2 AWG');
   });
 
   it('agrees with what is found once the choice is made', () => {
-    const { of } = assessor.fuseVerdicts(job, 'main') ?? NONE;
+    const { of } = assessor.verdictsOf(job, 'main', null) ?? NONE;
     for (const [rating, { standing, reason }] of Object.entries(of)) {
       const choices = { protection: { kind: protection.kind, ratingA: Number(rating) } };
       const [taken] = assessor.assess({ ...job, circuits: [{ ...circuit, choices }] }).circuits;
@@ -102,7 +102,7 @@ describe('of a day boat’s circuit', () => {
 
   it('knows none of a circuit that is not sized, and of a conductor that is not there', () => {
     const open = { ...job, circuits: [{ ...circuit, pump: {} }] };
-    expect(assessor.fuseVerdicts(open, 'main')).toBeNull();
-    expect(assessor.sizeVerdicts(job, 'main', 'nowhere')).toBeNull();
+    expect(assessor.verdictsOf(open, 'main', null)).toBeNull();
+    expect(assessor.verdictsOf(job, 'main', 'nowhere')).toBeNull();
   });
 });

@@ -1,7 +1,7 @@
 import { roles, type BenchState } from '@harbor-latch/core/circuit/index';
 import { useEffect, useRef, type RefObject } from 'react';
 import type { ScrollView } from 'react-native';
-import type { Reach } from '../../drawing/BandDrawing';
+import type { Reach } from '../../drawing/reach';
 
 /** So much of the drawing stays in sight around what was touched, px. */
 const AROUND = 24;
