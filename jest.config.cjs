@@ -1,6 +1,7 @@
 const coreMap = {
   '^@harbor-latch/core$': '<rootDir>/../core/src/index.ts',
   '^@harbor-latch/core/(.*)$': '<rootDir>/../core/src/$1.ts',
+  '^@harbor-latch/server/(.*)$': '<rootDir>/../server/src/$1.ts',
 };
 const node = (name) => ({
   displayName: name,
@@ -29,6 +30,7 @@ const translated = [
   'd3-.*',
   'internmap',
   'comlink',
+  'uuid',
 ];
 
 module.exports = {

@@ -146,6 +146,10 @@ export class Hand {
 
 /** Opens the yard as it is before there is a boat; what is added is saved all the same. */
 export async function openEmptyYard(page: Page): Promise<void> {
-  await page.route('**/api/boats', (route) => route.fulfill({ json: { boats: [] } }));
+  const point = `${randomUUID()}.0.${randomUUID()}`;
+  await page.route('**/api/changes*', (route) => {
+    const whole = !new URL(route.request().url()).searchParams.has('after');
+    return route.fulfill({ json: { whole, boats: 0, changes: [], next: point, more: false } });
+  });
   await open(page, '/', 'Yard');
 }

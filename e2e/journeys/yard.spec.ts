@@ -25,12 +25,12 @@ test('an empty yard says what to do', async ({ page }) => {
 
 test('a yard without a server says so, and tries again', async ({ page, context, expected }) => {
   expected.push(/503|Failed to load resource/);
-  await context.route('**/api/boats', (route) =>
+  await context.route('**/api/changes*', (route) =>
     route.fulfill({ status: 503, json: { code: 'database-away', detail: 'away' } }),
   );
   await open(page, '/', 'Yard');
   await expect(page.getByText('The server is away, and this device holds no boats yet.')).toBeVisible();
-  await context.unroute('**/api/boats');
+  await context.unroute('**/api/changes*');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('link', { name: /^Boat / }).first()).toBeVisible();
 });
@@ -40,7 +40,7 @@ test('a boat is removed, and comes back by undo', async ({ page, request }) => {
   await open(page, placesOf(job).boat, 'Removed');
   await page.getByRole('button', { name: 'Remove this boat' }).click();
   await expect(page.getByText('Removed Removed')).toBeVisible();
-  expect((await request.get(`/api/boats/${job.boat.id}`)).status()).toBe(404);
+  await expect.poll(async () => (await request.get(`/api/boats/${job.boat.id}`)).status()).toBe(404);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
 });

@@ -7,16 +7,22 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { join } from 'node:path';
-import type { BoatStore } from './db/boatStore';
+import type { Live } from './live/live';
 import { Problem, problemHandler } from './problem';
 import { boatRoutes } from './routes/boats';
+import { changeRoutes } from './routes/changes';
+import { eventRoutes } from './routes/events';
 import { openApi } from './routes/openapi';
+import { photoRoutes } from './routes/photos';
 import { sameSite } from './sameSite';
+import type { Stores } from './stores';
 
 export interface AppParts {
-  readonly store: BoatStore;
+  readonly stores: Stores;
   readonly ping: () => Promise<void>;
   readonly logger: Logger;
+  /** Left out where open pages are told of nothing. */
+  readonly live?: Live;
   /** Folder of the built web application; left out where only the API is served. */
   readonly webFolder?: string;
   /** Requests a minute from one address. */
@@ -26,7 +32,8 @@ export interface AppParts {
 }
 
 /** Builds the server's application; it does not listen. */
-export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 1200, hosts = [] }: AppParts): Express {
+export function createApp(parts: AppParts): Express {
+  const { stores, ping, logger, live, webFolder, requestsPerMinute = 1200, hosts = [] } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -39,6 +46,7 @@ export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 
   );
   app.use(securityHeaders());
   app.use(sameSite(hosts));
+  app.use(readablePath);
   const api = express.Router();
   api.use(noStore);
   api.get('/health', async (_request, response) => {
@@ -60,12 +68,16 @@ export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 
       },
     }),
   );
+  // Before what compresses: that would hold events back.
+  api.use('/events', eventRoutes(live));
   api.use(compression());
+  api.use('/photos', photoRoutes(stores.photos));
   api.use(express.json({ limit: MAX_JOB_BYTES, strict: false }));
   api.get('/openapi.json', (_request, response) => {
     response.json(openApi());
   });
-  api.use('/boats', boatRoutes(store));
+  api.use('/boats', boatRoutes(stores));
+  api.use('/changes', changeRoutes(stores.changes));
   api.use(() => {
     throw new Problem(404, 'no-such-address', 'There is nothing at this address. See /api/openapi.json.');
   });
@@ -77,6 +89,16 @@ export function createApp({ store, ping, logger, webFolder, requestsPerMinute = 
 
 const noStore: RequestHandler = (_request, response, next) => {
   response.set('Cache-Control', 'no-store');
+  next();
+};
+
+/** Refuses a path that is no text before anything looks at it. */
+const readablePath: RequestHandler = (request, _response, next) => {
+  try {
+    decodeURIComponent(request.path);
+  } catch {
+    throw new Problem(400, 'bad-path', 'The address cannot be read: a percent sign in it begins nothing.');
+  }
   next();
 };
 

@@ -2,8 +2,14 @@ import { createServer } from 'node:http';
 import { setTimeout as wait } from 'node:timers/promises';
 import { pino } from 'pino';
 import { createApp } from './app';
-import { BoatStore } from './db/boatStore';
 import { applyMigrations, connect } from './db/connect';
+import { Live } from './live/live';
+import { storesOn } from './stores';
+import { judgeInWorker } from './summaries/judgeInWorker';
+import { Summaries } from './summaries/Summaries';
+
+/** Names the rules in this build: written in when it is made. */
+declare const RULES: string;
 
 const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
 
@@ -16,16 +22,19 @@ function setting(name: string): string {
   return value;
 }
 
-const connection = connect(setting('DATABASE_URL'), (error) =>
-  logger.warn({ err: error.message }, 'database connection lost'),
-);
-await migrateOnceThere(setting('MIGRATIONS_FOLDER'));
+const lost = (error: Error) => logger.warn({ err: error.message }, 'database connection lost');
+const url = setting('DATABASE_URL');
+const role = decodeURIComponent(new URL(url).username);
+await migrateOnceThere(process.env['DATABASE_OWNER_URL'] ?? url, setting('MIGRATIONS_FOLDER'));
+const connection = connect(url, lost);
 
-/** The database may come up after the server: it is given half a minute. */
-async function migrateOnceThere(folder: string): Promise<void> {
+/** The database may come up after the server: it is given half a minute. Tables are brought up to date by their owner. */
+async function migrateOnceThere(ownerUrl: string, folder: string): Promise<void> {
+  const owner = connect(ownerUrl, lost, { patient: true });
   for (let tries = 0; ; tries += 1) {
     try {
-      await applyMigrations(connection, folder);
+      await applyMigrations(owner, folder, ownerUrl === url ? undefined : role);
+      await owner.close();
       return;
     } catch (error) {
       const reason = error instanceof Error ? String(error.cause ?? error.message) : String(error);
@@ -39,9 +48,30 @@ async function migrateOnceThere(folder: string): Promise<void> {
   }
 }
 
+const live = new Live(url, logger);
+const judges = judgeInWorker(new URL('./summaryWorker.js', import.meta.url));
+const summaries = new Summaries({
+  database: connection.database,
+  logger,
+  rules: RULES,
+  judge: judges.judge,
+  onSummaries: live.announce,
+});
+const stores = storesOn(connection.database, () => {
+  live.announce();
+  summaries.changed();
+});
+const THIN_EVERY_MS = 6 * 3600 * 1000;
+const thin = () =>
+  void stores.versions.thin().then(
+    (count) => logger.info({ count }, 'old versions thinned'),
+    (error: unknown) => logger.warn({ err: error instanceof Error ? error.message : '' }, 'versions not thinned'),
+  );
+
 const webFolder = process.env['WEB_FOLDER'];
 const app = createApp({
-  store: new BoatStore(connection.database),
+  stores,
+  live,
   ping: connection.ping,
   logger,
   ...(webFolder === undefined ? {} : { webFolder }),
@@ -53,18 +83,29 @@ const port = Number(process.env['PORT'] ?? 4318);
 const server = createServer(app);
 // Longer than a browser leaves a connection idle: one closed here just as a request goes out fails that request.
 server.keepAliveTimeout = 65_000;
-server.headersTimeout = 70_000;
+server.headersTimeout = 20_000;
+// A body that trickles in holds a connection no longer than this, and no more are held at once.
+server.requestTimeout = 40_000;
+server.maxConnections = 2000;
 
 server.once('error', (error) => {
   logger.fatal({ err: error.message }, 'cannot listen');
   process.exit(1);
 });
-server.listen(port, host, () => logger.info({ host, port }, 'listening'));
+server.listen(port, host, () => {
+  logger.info({ host, port }, 'listening');
+  live.start();
+  summaries.changed();
+  thin();
+});
+const thinning = setInterval(thin, THIN_EVERY_MS);
 
 /** Finishes what is under way, then goes. */
 function stop(): void {
+  clearInterval(thinning);
+  summaries.stop();
   server.close(() => {
-    void connection.close().then(() => process.exit(0));
+    void Promise.all([judges.stop(), live.stop(), connection.close()]).then(() => process.exit(0));
   });
   server.closeIdleConnections();
   setTimeout(() => process.exit(0), 5000).unref();

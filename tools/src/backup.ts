@@ -12,10 +12,10 @@ async function main(): Promise<void> {
   if (existsSync(file)) throw new Error(`${file} is there already. Name another file.`);
   const cluster = await startCluster({ folder: clusterFolder, wantedPort: WANTED_DATABASE_PORT, durable: true });
   try {
-    const boats = await backUp(cluster.url, file);
+    const boats = await backUp(cluster.ownerUrl, file);
     say(`${boats} boats with all their versions are in ${file}.`);
   } finally {
-    if (!cluster.takenOver) await cluster.stop();
+    await cluster.stop();
   }
 }
 

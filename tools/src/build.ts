@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join, relative, sep } from 'node:path';
+import { dirname, join, relative, sep } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants, gzip } from 'node:zlib';
 import { build as bundle } from 'esbuild';
@@ -36,9 +36,16 @@ async function buildIfStale(
 
 /** Bundles the server with the core; packages stay outside. */
 export async function buildServer(outfile = serverBundle): Promise<void> {
+  const [main, beside] = [join(root, 'server/src/main.ts'), join(root, 'server/src/summaries/summaryWorker.ts')];
+  await Promise.all([bundleServer(main, outfile), bundleServer(beside, join(dirname(outfile), 'summaryWorker.js'))]);
+}
+
+async function bundleServer(entry: string, outfile: string): Promise<void> {
   await bundle({
-    entryPoints: [join(root, 'server/src/main.ts')],
+    entryPoints: [entry],
     outfile,
+    // Where the core is another, boats are judged anew.
+    define: { RULES: JSON.stringify(fingerprint(['core/src']).slice(0, 16)) },
     bundle: true,
     platform: 'node',
     format: 'esm',

@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync, chmodSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -16,7 +17,7 @@ const start = async (wantedPort: number): Promise<Cluster> => {
 };
 
 async function ask(cluster: Cluster, statement: string): Promise<unknown[]> {
-  const client = new pg.Client({ connectionString: cluster.url });
+  const client = new pg.Client({ connectionString: cluster.ownerUrl });
   await client.connect();
   try {
     return (await client.query(statement)).rows;
@@ -48,6 +49,33 @@ describe('the private database', () => {
     const after = await start(0);
     expect(after.pid).not.toBe(before.pid);
     expect(await ask(after, 'select answer from kept')).toEqual([{ answer: 42 }]);
+  });
+
+  it('gives the server an account that owns nothing', async () => {
+    const cluster = await start(0);
+    const rows = await ask(
+      cluster,
+      `select rolsuper, rolcreatedb, rolcreaterole from pg_roles where rolname = 'latch_server'`,
+    );
+    expect(rows).toEqual([{ rolsuper: false, rolcreatedb: false, rolcreaterole: false }]);
+    const client = new pg.Client({ connectionString: cluster.url });
+    await client.connect();
+    await expect(client.query('create table own (one int)')).rejects.toThrow('permission denied');
+    await client.end();
+  });
+
+  it('goes on while another process uses it, and stops with the last', async () => {
+    const cluster = await start(0);
+    const other = spawn(process.execPath, ['-e', 'setTimeout(() => {}, 60000)']);
+    const mark = join(cluster.folder, 'users', String(other.pid));
+    writeFileSync(mark, '');
+    await cluster.stop();
+    expect(await ask(cluster, 'select 1 as one')).toEqual([{ one: 1 }]);
+    const gone = new Promise((resolve) => other.once('exit', resolve));
+    other.kill('SIGKILL');
+    await gone;
+    await (await start(0)).stop();
+    await expect(ask(cluster, 'select 1')).rejects.toThrow();
   });
 
   it('takes another port when the usual one is taken', async () => {

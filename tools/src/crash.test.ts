@@ -9,7 +9,6 @@ import { startCluster, type Cluster } from './cluster';
 import { freePort } from './freePort';
 import { root } from './places';
 import { runServer, type RunningServer } from './runServer';
-import { backUp, restoreFrom } from './yardFile';
 
 const folder = mkdtempSync(join(tmpdir(), 'latch-crash-'));
 chmodSync(folder, 0o755);
@@ -25,7 +24,7 @@ const startDatabase = async () => {
 };
 const startServer = async () => {
   port = await freePort();
-  server = await runServer(cluster.url, port, 'silent', { SERVER_BUNDLE: bundle, REQUESTS_PER_MINUTE: '1000000' });
+  server = await runServer(cluster, port, 'silent', { SERVER_BUNDLE: bundle, REQUESTS_PER_MINUTE: '1000000' });
 };
 
 beforeAll(async () => {
@@ -120,30 +119,4 @@ describe('every acknowledged save is still there', () => {
   it('after the database was killed amid saves, 25 times', async () => {
     for (let round = 0; round < 25; round += 1) await killedAmidSaves(() => process.kill(cluster.pid, 'SIGKILL'));
   }, 240_000);
-});
-
-describe('a backup', () => {
-  it('brings the yard back as it was, with all versions, and restoring again changes nothing', async () => {
-    const id = randomUUID();
-    expect(await save(boatNamed(id, 'Kept'), null)).toBe(1);
-    expect(await save(boatNamed(id, 'Kept, newer'), 1)).toBe(2);
-    const file = join(folder, 'yard.backup');
-    const boats = await backUp(cluster.url, file);
-    await save(boatNamed(id, 'Spoilt'), 2);
-    await save(boatNamed(randomUUID(), 'Added later'), null);
-    expect(await restoreFrom(cluster.url, file)).toBe(boats);
-    expect(await restoreFrom(cluster.url, file)).toBe(boats);
-    expect(await read(id)).toMatchObject({ version: 2, job: { boat: { name: 'Kept, newer' } } });
-    const versions = (await (await fetch(`${server.address}/api/boats/${id}/revisions`)).json()) as {
-      revisions: unknown[];
-    };
-    expect(versions.revisions).toHaveLength(2);
-  });
-
-  it('that is no backup changes nothing', async () => {
-    const id = randomUUID();
-    await save(boatNamed(id, 'Untouched'), null);
-    await expect(restoreFrom(cluster.url, join(root, 'package.json'))).rejects.toThrow('nothing was changed');
-    expect((await read(id))?.job.boat.name).toBe('Untouched');
-  });
 });

@@ -13,4 +13,5 @@ export default async function start(): Promise<void> {
   chmodSync(folder, 0o755);
   globalThis.latchTestCluster = await startCluster({ folder, wantedPort: 0, durable: false });
   process.env['TEST_DATABASE_URL'] = globalThis.latchTestCluster.url;
+  process.env['TEST_DATABASE_OWNER_URL'] = globalThis.latchTestCluster.ownerUrl;
 }

@@ -18,10 +18,10 @@ async function main(): Promise<void> {
   }
   const cluster = await startCluster({ folder: clusterFolder, wantedPort: WANTED_DATABASE_PORT, durable: true });
   try {
-    const boats = await restoreFrom(cluster.url, file);
+    const boats = await restoreFrom(cluster.ownerUrl, file);
     say(`The yard has the ${boats} boats of ${file}.`);
   } finally {
-    if (!cluster.takenOver) await cluster.stop();
+    await cluster.stop();
   }
 }
 

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as wait } from 'node:timers/promises';
+import type { Cluster } from './cluster';
 import { migrationsFolder, root, serverBundle, webFolder } from './places';
 
 export interface RunningServer {
@@ -10,7 +11,7 @@ export interface RunningServer {
 
 /** Starts the built server on a loopback port and waits until it is ready. @throws when it ends or stays silent. */
 export async function runServer(
-  databaseUrl: string,
+  database: Pick<Cluster, 'url' | 'ownerUrl'>,
   port: number,
   logLevel: string,
   settings: Readonly<Record<string, string>> = {},
@@ -23,7 +24,8 @@ export async function runServer(
     env: {
       ...process.env,
       ...settings,
-      DATABASE_URL: databaseUrl,
+      DATABASE_URL: database.url,
+      DATABASE_OWNER_URL: database.ownerUrl,
       MIGRATIONS_FOLDER: migrationsFolder,
       WEB_FOLDER: webFolder,
       HOST: '127.0.0.1',

@@ -47,7 +47,7 @@ async function main(): Promise<void> {
   await buildAll();
   say('Starting the server …');
   const port = await freePort(Number(process.env['PORT'] ?? WANTED_PORT));
-  server = await runServer(cluster.url, port, process.env['LOG_LEVEL'] ?? 'warn');
+  server = await runServer(cluster, port, process.env['LOG_LEVEL'] ?? 'warn');
   const added = await loadDemo(server.address);
   if (added > 0) say(`The yard was empty: ${added} demo boats of Quillan Reach were added.`);
   say(`Harbor Latch is ready after ${((Date.now() - begun) / 1000).toFixed(1)} s: ${server.address}`);

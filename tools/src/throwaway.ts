@@ -12,7 +12,7 @@ export async function withThrowawayServer<T>(work: (server: RunningServer) => Pr
   chmodSync(folder, 0o755);
   const cluster = await startCluster({ folder, wantedPort: 0, durable: false });
   try {
-    const server = await runServer(cluster.url, await freePort(), 'error', { REQUESTS_PER_MINUTE: '1000000' });
+    const server = await runServer(cluster, await freePort(), 'error', { REQUESTS_PER_MINUTE: '1000000' });
     try {
       await loadDemo(server.address);
       return await work(server);

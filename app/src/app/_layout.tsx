@@ -9,7 +9,9 @@ import { Pressable, Text, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 import { AssessmentsContext, makeAssessments } from '../data/assessment';
-import { DraftsContext, makeDraftStore } from '../data/boats';
+import { DraftsContext } from '../data/boats';
+import { openYard, YardContext } from '../data/yardOnDevice';
+import type { Feed } from '../device/Feed';
 import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
 import icons from '../../assets/icons.ttf';
@@ -27,14 +29,13 @@ const textScale = { usual: 1, large: 1.15, largest: 1.3, double: 2 } as const;
 const paperSettings: Settings = { icon: (icon) => <PaperIcon {...icon} /> };
 
 /**
- * Calls once nothing is asked of the server and the browser has nothing else to do: what the page
+ * Calls once the yard has been asked for and the browser has nothing else to do: what the page
  * that is shown waits for comes first. @returns what takes the call back
  */
-function whenAnswered(client: QueryClient, call: () => void): () => void {
+function whenAnswered(feed: Feed, call: () => void): () => void {
   let waiting = whenIdle(() => {
-    if (client.isFetching() === 0) return call();
-    const end = client.getQueryCache().subscribe(() => {
-      if (client.isFetching() > 0) return;
+    if (feed.state.kind !== 'asking') return call();
+    const end = feed.subscribe(() => {
       end();
       waiting = whenIdle(call);
     });
@@ -53,7 +54,8 @@ export default function RootLayout() {
   const access = useStoredSettings();
   const system = useColorScheme();
   const [client] = useState(() => new QueryClient());
-  const [drafts] = useState(() => makeDraftStore(client));
+  const [yard] = useState(openYard);
+  const { drafts } = yard;
   const [assessments] = useState(makeAssessments);
   const { theme: wanted } = access.settings;
   const dark = wanted === 'dark' || (wanted === 'system' && system === 'dark');
@@ -64,11 +66,6 @@ export default function RootLayout() {
   }, [dark, quiet]);
 
   useEffect(() => {
-    window.addEventListener('online', drafts.saveAll);
-    return () => window.removeEventListener('online', drafts.saveAll);
-  }, [drafts]);
-
-  useEffect(() => {
     document.documentElement.style.colorScheme = dark ? 'dark' : 'light';
     document.body.style.backgroundColor = theme.palette.ground;
   }, [dark, theme]);
@@ -76,32 +73,34 @@ export default function RootLayout() {
   usePageStyle(theme.palette);
 
   const shown = fontsReady || fontsFailed !== null;
-  useEffect(() => (shown ? whenAnswered(client, () => void fetchScreensAhead()) : undefined), [shown, client]);
+  useEffect(() => (shown ? whenAnswered(yard.feed, () => void fetchScreensAhead()) : undefined), [shown, yard]);
 
   if (!shown) return <View />;
   return (
     <SettingsContext.Provider value={access}>
       <QueryClientProvider client={client}>
-        <DraftsContext.Provider value={drafts}>
-          <AssessmentsContext.Provider value={assessments}>
-            <PaperProvider theme={theme} settings={paperSettings}>
-              <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
-                <SaidProvider>
-                  <ShortcutsProvider>
-                    <SaveKey onSave={drafts.saveAll} />
-                    <Stack
-                      screenOptions={{
-                        headerShown: false,
-                        title: 'Harbor Latch',
-                        contentStyle: { backgroundColor: theme.palette.ground },
-                      }}
-                    />
-                  </ShortcutsProvider>
-                </SaidProvider>
-              </TextScaleContext.Provider>
-            </PaperProvider>
-          </AssessmentsContext.Provider>
-        </DraftsContext.Provider>
+        <YardContext.Provider value={yard}>
+          <DraftsContext.Provider value={drafts}>
+            <AssessmentsContext.Provider value={assessments}>
+              <PaperProvider theme={theme} settings={paperSettings}>
+                <TextScaleContext.Provider value={textScale[access.settings.textSize]}>
+                  <SaidProvider>
+                    <ShortcutsProvider>
+                      <SaveKey onSave={drafts.saveAll} />
+                      <Stack
+                        screenOptions={{
+                          headerShown: false,
+                          title: 'Harbor Latch',
+                          contentStyle: { backgroundColor: theme.palette.ground },
+                        }}
+                      />
+                    </ShortcutsProvider>
+                  </SaidProvider>
+                </TextScaleContext.Provider>
+              </PaperProvider>
+            </AssessmentsContext.Provider>
+          </DraftsContext.Provider>
+        </YardContext.Provider>
       </QueryClientProvider>
     </SettingsContext.Provider>
   );

@@ -1,59 +1,52 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
-import { replaceEqualDeep } from '@tanstack/react-query';
+import type { Kept } from '@harbor-latch/core/wire/index';
 import { followGuesses } from '@harbor-latch/core/water/followGuesses';
-import { deleteBoat, putBoat, ServerAway, ServerProblem, type StoredBoat } from './api';
+import type { Aboard } from '../device/Aboard';
+import { keepEdit, removeBoat, sameJob, settle, tryAgain, type Hand, type Settlement } from '../device/changes';
+import type { BoatRow } from '../device/rows';
+import type { Sender } from '../device/Sender';
 import {
+  adopted,
   changed,
-  draftOf,
-  keepMine,
-  newDraft,
-  taken,
-  takeMerged,
-  takeTheirs,
   following,
+  opened,
   undone,
   withTyped,
   type Draft,
+  type SaveState,
+  type Worked,
 } from './draft';
 
-const KEY = 'latch.draft.';
-const SAVE_AFTER_MS = 700;
-const RETRY_AFTER_MS = 4000;
-
-/** What the store needs of the world around it; tests pass their own. */
-export interface DraftWorld {
-  readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
-  put(job: Job, basedOn: number | null): Promise<StoredBoat>;
-  remove(id: string, basedOn: number): Promise<void>;
-  /** Told after every write the server took, so that lists can follow. */
-  onStored(boat: StoredBoat): void;
-}
-
-interface Kept {
-  readonly job: Job;
-  readonly basedOn: number | null;
-  readonly base: Job | null;
-  readonly typed: Readonly<Record<string, string>>;
+/** What a page works on of a boat, ahead of what the device keeps. */
+interface Work extends Worked {
+  /** What the device kept when this was last in step with it; null for a boat that is new. */
+  readonly seen: { readonly job: Job; readonly rev: number } | null;
+  /** The row that was last taken over. */
+  readonly row: BoatRow | null;
+  readonly kept: Kept | null;
 }
 
 /**
- * The boats this device works on. Every change is kept on the device at once and
- * saved to the server soon after; a dead server, a reload or a stale copy loses
- * nothing.
+ * The boats as the pages show them: at once what is done, while the device keeps it and the server is told. A dead
+ * server, a reload, a second tab or a stale copy loses nothing.
  */
 export class DraftStore {
+  private readonly work = new Map<string, Work>();
+  /** Boats with something that the device has not kept yet, and those of which it is being kept. */
+  private readonly dirty = new Set<string>();
+  private readonly keeping = new Set<string>();
   private drafts: ReadonlyMap<string, Draft> = new Map();
   private readonly listeners = new Set<() => void>();
-  private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
-  /** Boats of which a save is under way: one at a time each. */
-  private readonly sending = new Set<string>();
-  /** What was sent last of a boat and not answered: the server may have taken it. */
-  private readonly unanswered = new Map<string, Job>();
 
-  constructor(private readonly world: DraftWorld) {
-    this.drafts = new Map(this.readKept().map((draft) => [draft.id, draft]));
-    for (const id of this.drafts.keys()) this.saveSoon(id, 0);
+  constructor(
+    private readonly aboard: Aboard,
+    private readonly sender: Sender,
+    private readonly hand: () => Hand,
+  ) {
+    aboard.subscribe(this.follow);
+    sender.subscribe(this.follow);
+    this.follow();
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -64,32 +57,28 @@ export class DraftStore {
   /** All drafts; the same map until something changes. */
   all = (): ReadonlyMap<string, Draft> => this.drafts;
 
-  /** Begins work on a boat from the server, unless this device holds changes of its own. */
-  open(stored: StoredBoat): void {
-    const held = this.drafts.get(stored.id);
-    if (!held) this.put(draftOf(stored));
-    else if (held.save.kind === 'saved' && held.basedOn !== null && held.basedOn < stored.version) {
-      this.put({ ...draftOf(stored), reloads: held.reloads + 1 });
-    }
-  }
-
-  /** Adds a boat of this device's making. */
+  /** Adds a boat of this device's making, or one that was removed back again. */
   add(job: Job): void {
-    this.put(newDraft(job));
-    this.saveSoon(job.boat.id, 0);
+    const { id } = job.boat;
+    this.work.set(id, { ...opened(job, {}), seen: null, row: null, kept: null });
+    this.keep(id);
   }
 
   /** Replaces a boat's job; `undo` brings the one before back. */
   change(id: string, job: Job): void {
-    const before = this.drafts.get(id)?.job;
-    this.update(id, (draft) => (draft.job === job ? draft : changed(draft, job)));
-    // The field that was typed in goes on; those whose guesses follow begin anew.
-    if (before) this.update(id, (draft) => following(draft, before));
+    this.update(id, (of) => (of.job === job ? of : following(changed(of, job), of.job)));
   }
 
-  /** Replaces a boat's job from outside its fields, so that open forms start anew. */
-  replace(id: string, job: Job): void {
-    this.update(id, (draft) => ({ ...changed(draft, followGuesses(draft.job, job)), reloads: draft.reloads + 1 }));
+  /**
+   * Replaces a boat's job from outside its fields, so that open forms start anew.
+   * @param kept why the version that comes of it stays for good
+   */
+  replace(id: string, job: Job, kept: Kept | null = null): void {
+    this.update(id, (of) => ({
+      ...changed(of, followGuesses(of.job, job)),
+      reloads: of.reloads + 1,
+      kept: kept ?? of.kept,
+    }));
   }
 
   /**
@@ -97,17 +86,16 @@ export class DraftStore {
    * shown stays; where both changed the same, what is done now counts.
    */
   replaceSeen(id: string, seen: Job, job: Job): void {
-    this.update(id, (draft) => {
-      const merged = draft.job === seen ? job : mergeJobs(seen, job, draft.job, () => 'mine').job;
+    this.update(id, (of) => {
+      const merged = of.job === seen ? job : mergeJobs(seen, job, of.job, () => 'mine').job;
       const read = merged === job ? null : readJob(merged);
-      return { ...changed(draft, read?.ok ? read.job : job), reloads: draft.reloads + 1 };
+      return { ...changed(of, read?.ok ? read.job : job), reloads: of.reloads + 1 };
     });
   }
 
   /** Keeps a text that is not a value yet; null forgets it. */
   type(id: string, path: string, text: string | null): void {
-    const draft = this.drafts.get(id);
-    if (draft && (draft.typed[path] ?? null) !== text) this.put(withTyped(draft, path, text));
+    this.update(id, (of) => ((of.typed[path] ?? null) === text ? of : withTyped(of, path, text)));
   }
 
   undo(id: string): void {
@@ -115,159 +103,151 @@ export class DraftStore {
   }
 
   keepMine(id: string): void {
-    this.update(id, (draft) => (draft.save.kind === 'conflict' ? keepMine(draft, draft.save.current) : draft), 0);
+    void this.settle(id, { kind: 'mine' });
   }
 
+  /** Takes the server's copy; the one on this device can be had back by undo, and stays among the versions. */
   takeTheirs(id: string): void {
-    const draft = this.drafts.get(id);
-    if (draft?.save.kind === 'conflict' && draft.save.current) this.put(takeTheirs(draft, draft.save.current));
+    void this.settle(id, { kind: 'theirs' });
   }
 
   /** Settles a conflict by what was brought together of both copies. */
-  takeMerged(id: string, merged: Job): void {
-    this.update(
-      id,
-      (draft) =>
-        draft.save.kind === 'conflict' && draft.save.current ? takeMerged(draft, draft.save.current, merged) : draft,
-      0,
-    );
+  takeMerged(id: string, job: Job): void {
+    void this.settle(id, { kind: 'merged', job });
   }
 
-  /** Removes a boat here and on the server. @returns the job, to be added again on undo. */
+  /** Removes a boat here, and has her removed from the server. @returns the job, to be added again on undo */
   async remove(id: string): Promise<Job | null> {
-    const draft = this.drafts.get(id);
-    if (!draft) return null;
-    if (draft.basedOn !== null) await this.world.remove(id, draft.basedOn);
-    clearTimeout(this.timers.get(id));
-    this.world.storage.removeItem(KEY + id);
-    this.drafts = new Map([...this.drafts].filter(([other]) => other !== id));
-    this.tell();
-    return draft.job;
+    const job = this.work.get(id)?.job ?? null;
+    this.dirty.delete(id);
+    await this.aboard.change((change) => removeBoat(change, id, this.hand()));
+    return job;
   }
 
-  /** Tries to save whatever is not saved, now. */
+  /** Tries to save whatever is not saved, now; also what was refused. */
   saveAll = (): void => {
-    for (const draft of this.drafts.values()) if (draft.save.kind !== 'saved') this.saveSoon(draft.id, 0);
+    for (const { id, save } of this.drafts.values())
+      if (save.kind === 'refused') void this.aboard.change((change) => tryAgain(change, id, this.hand()));
+    this.sender.now();
   };
 
-  private update(id: string, change: (draft: Draft) => Draft, afterMs = SAVE_AFTER_MS): void {
-    const draft = this.drafts.get(id);
-    if (!draft) return;
-    const next = change(draft);
-    if (next === draft) return;
-    this.put(next);
-    if (next.save.kind === 'unsaved') this.saveSoon(id, afterMs);
+  private async settle(id: string, how: Settlement): Promise<void> {
+    await this.aboard.change((change) => settle(change, id, how, this.hand()));
   }
 
-  private put(draft: Draft): void {
-    const { unkept: _before, ...held } = draft;
-    const kept = this.keep(held);
-    this.drafts = new Map(this.drafts).set(draft.id, kept ? held : { ...held, unkept: true });
-    this.tell();
+  private update(id: string, change: (work: Work) => Work): void {
+    const before = this.work.get(id);
+    if (!before) return;
+    const next = change(before);
+    if (next === before) return;
+    this.work.set(id, next);
+    this.keep(id);
   }
 
-  /** Keeps a draft on the device as long as it holds what the server does not. @returns false where there is no room for it */
-  private keep({ id, job, basedOn, base, typed, save }: Draft): boolean {
-    const { storage } = this.world;
-    try {
-      if (save.kind === 'saved' && Object.keys(typed).length === 0) storage.removeItem(KEY + id);
-      else storage.setItem(KEY + id, JSON.stringify({ job, basedOn, base, typed } satisfies Kept));
-      return true;
-    } catch {
-      return false;
+  /** Has the device keep what the page holds: at once, and what comes meanwhile right after. */
+  private keep(id: string): void {
+    this.dirty.add(id);
+    this.show(id);
+    if (!this.keeping.has(id)) void this.keepOn(id);
+  }
+
+  private async keepOn(id: string): Promise<void> {
+    this.keeping.add(id);
+    for (let work = this.work.get(id); work && this.dirty.has(id); work = this.work.get(id)) {
+      this.dirty.delete(id);
+      const { job, typed, seen, kept } = work;
+      const row = await this.aboard.change((change) => keepEdit(change, { id, job, typed, seen, kept }, this.hand()));
+      const now = this.work.get(id);
+      // What was done meanwhile was done from what this page showed; it is brought together with the row next.
+      if (now && now !== work)
+        this.work.set(id, { ...now, seen: { job, rev: sameJob(row.job, job) ? row.rev : -1 }, kept: null });
+      else if (now) this.work.set(id, { ...takenOver(now, row), kept: null });
     }
+    this.keeping.delete(id);
+    this.follow();
   }
 
-  private saveSoon(id: string, afterMs: number): void {
-    clearTimeout(this.timers.get(id));
-    this.timers.set(
-      id,
-      setTimeout(() => void this.saveNow(id), afterMs),
-    );
-  }
-
-  private async saveNow(id: string): Promise<void> {
-    const draft = this.drafts.get(id);
-    if (!draft || draft.save.kind === 'saved' || draft.save.kind === 'conflict') return;
-    // What was changed since goes out once the one that is under way was answered.
-    if (this.sending.has(id)) return;
-    this.sending.add(id);
-    this.put({ ...draft, save: { kind: 'saving' } });
-    const sent = draft.job;
-    try {
-      this.settled(id, sent, await this.world.put(sent, draft.basedOn));
-    } catch (error) {
-      const own = this.ownIn(id, error);
-      if (own) this.settled(id, own.job, own.stored);
-      else {
-        if (error instanceof ServerAway) this.unanswered.set(id, sent);
-        this.settle(id, (now) => ({ ...now, save: failure(error) }));
-      }
+  /** Takes over what the device keeps by now, wherever this page has nothing of its own ahead of it. */
+  private follow = (): void => {
+    for (const row of this.aboard.boats.values()) {
+      const { id } = row;
+      const work = this.work.get(id);
+      if (row.removed) continue;
+      if (!work) this.work.set(id, { ...opened(row.job, row.typed), seen: row, row, kept: null });
+      else if (work.row !== row && !this.ahead(id)) this.work.set(id, takenOver(work, row));
     }
-    this.sending.delete(id);
-    const after = this.drafts.get(id)?.save.kind;
-    if (after === 'unsaved') this.saveSoon(id, SAVE_AFTER_MS);
-    if (after === 'away') this.saveSoon(id, RETRY_AFTER_MS);
+    for (const id of this.work.keys()) {
+      const row = this.aboard.boats.get(id);
+      if ((!row || row.removed) && !this.ahead(id)) this.work.delete(id);
+    }
+    this.showAll();
+  };
+
+  private ahead(id: string): boolean {
+    return this.dirty.has(id) || this.keeping.has(id);
   }
 
-  /** The server holds what was sent. */
-  private settled(id: string, sent: Job, stored: StoredBoat): void {
-    this.unanswered.delete(id);
-    this.world.onStored(stored);
-    this.settle(id, (now) => taken(now, sent, stored));
+  private showAll(): void {
+    const unanswered = new Set(this.aboard.waiting.filter(({ kind }) => kind !== 'photo').map(({ boatId }) => boatId));
+    let differs = this.drafts.size !== this.work.size;
+    const after = new Map<string, Draft>();
+    for (const [id, work] of this.work) {
+      const before = this.drafts.get(id);
+      const draft = this.draftOf(id, work, unanswered.has(id));
+      const same = before !== undefined && alike(before, draft);
+      after.set(id, same ? before : draft);
+      differs ||= !same;
+    }
+    if (differs) this.set(after);
   }
 
-  /** Of a refusal as stale: whether the copy there is this device's own, of a save whose answer was lost. */
-  private ownIn(id: string, error: unknown): { readonly job: Job; readonly stored: StoredBoat } | null {
-    const job = this.unanswered.get(id);
-    if (!job || !(error instanceof ServerProblem) || error.status !== 412 || !error.current) return null;
-    return replaceEqualDeep(job, error.current.job) === job ? { job, stored: error.current } : null;
+  private show(id: string): void {
+    const work = this.work.get(id);
+    if (!work) return;
+    const waits = this.aboard.waiting.some(({ boatId, kind }) => boatId === id && kind !== 'photo');
+    this.set(new Map(this.drafts).set(id, this.draftOf(id, work, waits)));
   }
 
-  private settle(id: string, change: (draft: Draft) => Draft): void {
-    const now = this.drafts.get(id);
-    if (now) this.put(change(now));
+  private draftOf(id: string, { job, typed, past, reloads }: Work, waits: boolean): Draft {
+    const row = this.aboard.boats.get(id);
+    const { basedOn = null, base = null } = row ?? {};
+    const unkept = !this.aboard.lasting && (waits || this.ahead(id));
+    const save = this.saveState(id, row, waits);
+    return { id, job, basedOn, base, typed, past, save, reloads, ...(unkept ? { unkept } : {}) };
   }
 
-  private readKept(): Draft[] {
-    const { storage } = this.world;
-    const keys = Array.from({ length: storage.length }, (_, index) => storage.key(index) ?? '').filter((key) =>
-      key.startsWith(KEY),
-    );
-    return keys.flatMap((key) => {
-      const draft = keptDraft(storage.getItem(key));
-      return draft ? [draft] : [];
-    });
+  private saveState(id: string, row: BoatRow | undefined, waits: boolean): SaveState {
+    if (row?.trouble) return row.trouble;
+    if (this.sender.sending.has(id)) return { kind: 'saving' };
+    if (this.ahead(id)) return { kind: 'unsaved' };
+    if (!waits) return { kind: 'saved' };
+    return { kind: this.sender.away ? 'away' : 'unsaved' };
   }
 
-  private tell(): void {
+  private set(drafts: ReadonlyMap<string, Draft>): void {
+    this.drafts = drafts;
     for (const listener of this.listeners) listener();
   }
 }
 
-function keptDraft(text: string | null): Draft | null {
-  if (text === null) return null;
-  try {
-    const kept = JSON.parse(text) as Kept;
-    const read = readJob(kept.job);
-    if (!read.ok) return null;
-    // What it is based on may be of an earlier version as well.
-    const base = kept.base ? readJob(kept.base) : null;
-    return { ...newDraft(read.job), basedOn: kept.basedOn, base: base?.ok ? base.job : null, typed: kept.typed };
-  } catch {
-    return null;
-  }
+/** What a page holds, in step with the row again. */
+function takenOver(work: Work, row: BoatRow): Work {
+  // What another decided in a conflict is taken over so that undo brings one's own back.
+  const settled = work.row?.trouble?.kind === 'conflict' && row.trouble === null;
+  const next = adopted(work, row.job, row.typed, settled);
+  return { ...next, seen: { job: next.job, rev: row.rev }, row };
 }
 
-function failure(error: unknown): Draft['save'] {
-  if (error instanceof ServerProblem && error.status === 412)
-    return { kind: 'conflict', current: error.current ?? null };
-  if (error instanceof ServerProblem) return { kind: 'refused', message: error.message };
-  if (error instanceof ServerAway) return { kind: 'away' };
-  return { kind: 'refused', message: 'The boat could not be saved. It is kept on this device.' };
-}
-
-/** The world of the browser. */
-export function browserWorld(onStored: (boat: StoredBoat) => void): DraftWorld {
-  return { storage: window.localStorage, put: putBoat, remove: deleteBoat, onStored };
+function alike(one: Draft, other: Draft): boolean {
+  return (
+    one.job === other.job &&
+    one.basedOn === other.basedOn &&
+    one.base === other.base &&
+    one.typed === other.typed &&
+    one.past === other.past &&
+    one.reloads === other.reloads &&
+    one.unkept === other.unkept &&
+    (one.save === other.save ||
+      (one.save.kind === other.save.kind && !('message' in one.save) && !('current' in one.save)))
+  );
 }

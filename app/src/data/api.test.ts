@@ -1,8 +1,18 @@
 import { boatWith } from '../testing/page.fixture';
-import { deleteBoat, listBoats, listVersions, putBoat, ServerAway, ServerProblem, versionOf } from './api';
+import {
+  changesSince,
+  deleteBoat,
+  listVersions,
+  putBoat,
+  ServerAway,
+  ServerProblem,
+  someBoats,
+  versionOf,
+} from './api';
 
 const job = boatWith();
-const stored = { id: job.boat.id, version: 3, savedAt: '2026-01-01T10:00:00Z', job };
+const stored = { id: job.boat.id, version: 3, savedAt: '2026-01-01T10:00:00Z', savedBy: 'Wren', job };
+const sent = { key: '0190a1b2-0000-7000-8000-000000000001', by: 'Åse Wren', kept: null };
 
 /** A server that gives one answer to everything. @returns what it was asked */
 function answering(status: number, body: unknown): jest.Mock {
@@ -30,10 +40,15 @@ const problem = { type: 'about:blank', title: 'Precondition Failed', status: 412
 describe('the server', () => {
   it('is asked for boats, and for what they were', async () => {
     const asked = answering(200, { boats: [stored] });
-    expect(await listBoats()).toEqual([stored]);
-    expect(asked).toHaveBeenCalledWith('/api/boats', { signal: expect.any(AbortSignal) });
-    answering(200, { revisions: [{ id: stored.id, version: 2, savedAt: stored.savedAt }] });
-    expect((await listVersions(stored.id)).map(({ version }) => version)).toEqual([2]);
+    expect(await someBoats([stored.id])).toEqual([stored]);
+    expect(asked).toHaveBeenCalledWith(`/api/boats?ids=${stored.id}`, { signal: expect.any(AbortSignal) });
+    const since = answering(200, { whole: false, boats: 1, changes: [], next: 'point', more: false });
+    expect(await changesSince('a.1.b', false)).toMatchObject({ next: 'point' });
+    expect(since.mock.calls[0]?.[0]).toBe('/api/changes?after=a.1.b');
+    const sitting = { beganAt: stored.savedAt, kept: null, name: null, changes: [], moreChanges: 0, first: true };
+    const { job: _job, ...version } = stored;
+    answering(200, { revisions: [{ ...version, ...sitting, version: 2 }] });
+    expect((await listVersions(stored.id, null)).map((one) => one.version)).toEqual([2]);
     const once = answering(200, stored);
     expect(await versionOf(stored.id, 2)).toEqual(stored);
     expect(once.mock.calls[0]?.[0]).toBe(`/api/boats/${stored.id}/revisions/2`);
@@ -41,17 +56,20 @@ describe('the server', () => {
 
   it('takes a boat on the version it was changed from, or as new', async () => {
     const asked = answering(200, stored);
-    await putBoat(job, 2);
-    expect(asked.mock.calls[0]?.[1]).toMatchObject({ method: 'PUT', headers: { 'If-Match': '"2"' } });
-    await putBoat(job, null);
-    expect(asked.mock.calls[1]?.[1]).toMatchObject({ headers: { 'If-None-Match': '*' } });
-    await deleteBoat(stored.id, 3);
+    await putBoat(job, 2, sent);
+    expect(asked.mock.calls[0]?.[1]).toMatchObject({
+      method: 'PUT',
+      headers: { 'If-Match': '"2"', 'Idempotency-Key': sent.key, 'X-Person': '%C3%85se%20Wren' },
+    });
+    await putBoat(job, null, { ...sent, kept: 'restored' });
+    expect(asked.mock.calls[1]?.[1]).toMatchObject({ headers: { 'If-None-Match': '*', 'X-Kept': 'restored' } });
+    await deleteBoat(stored.id, 3, sent);
     expect(asked.mock.calls[2]?.[1]).toMatchObject({ method: 'DELETE', headers: { 'If-Match': '"3"' } });
   });
 
   it('that refuses says why, and gives its own copy of what was stale', async () => {
     answering(412, { ...problem, code: 'stale', detail: 'It was changed meanwhile.', current: stored });
-    const refused = await failure(putBoat(job, 1));
+    const refused = await failure(putBoat(job, 1, sent));
     expect(refused).toBeInstanceOf(ServerProblem);
     expect(refused).toMatchObject({
       status: 412,
@@ -60,7 +78,7 @@ describe('the server', () => {
       current: stored,
     });
     answering(412, { ...problem, code: 'stale', detail: 'It is gone.', current: null });
-    expect(await failure(putBoat(job, 1))).toMatchObject({ current: null });
+    expect(await failure(putBoat(job, 1, sent))).toMatchObject({ current: null });
   });
 
   it.each([
@@ -70,7 +88,7 @@ describe('the server', () => {
     ['has too much to do', () => answering(429, { code: 'too-many', detail: 'Later.' })],
   ])('counts as away where it %s', async (_what, set) => {
     set();
-    expect(await failure(listBoats())).toBeInstanceOf(ServerAway);
+    expect(await failure(someBoats([stored.id]))).toBeInstanceOf(ServerAway);
   });
 });
 
@@ -81,7 +99,7 @@ describe('a server that does not answer', () => {
       new Promise((_resolve, reject) => {
         signal?.addEventListener('abort', () => reject(new Error('aborted')));
       })) as typeof fetch;
-    const waiting = failure(listBoats());
+    const waiting = failure(someBoats([stored.id]));
     await jest.advanceTimersByTimeAsync(30_001);
     expect(await waiting).toBeInstanceOf(ServerAway);
     jest.useRealTimers();

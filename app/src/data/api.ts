@@ -1,5 +1,16 @@
 import type { Job } from '@harbor-latch/core/job/index';
-import { problemSchema, versionsSchema, type StoredBoat, type Version } from '@harbor-latch/core/wire/index';
+import {
+  changesSchema,
+  problemSchema,
+  sittingsSchema,
+  writtenSchema,
+  type Changes,
+  type Kept,
+  type Sitting,
+  type StoredBoat,
+  type Version,
+} from '@harbor-latch/core/wire/index';
+import { deviceId } from './deviceId';
 
 export type { StoredBoat, Version };
 
@@ -37,7 +48,7 @@ async function call(path: string, init?: RequestInit): Promise<Response> {
   } finally {
     clearTimeout(timer);
   }
-  if (response.ok) return response;
+  if (response.ok || response.status === 304) return response;
   const body: unknown = await response.json().catch(() => null);
   const problem = problemSchema.safeParse(body);
   if (!problem.success || response.status === 503 || response.status === 429) throw new ServerAway();
@@ -45,35 +56,105 @@ async function call(path: string, init?: RequestInit): Promise<Response> {
   throw new ServerProblem(response.status, problem.data.code, problem.data.detail, current);
 }
 
-/** All boats of the yard. */
-export async function listBoats(): Promise<StoredBoat[]> {
-  const body = (await (await call('/boats')).json()) as { boats: StoredBoat[] };
-  return body.boats;
+/** What every write says of itself: its own key, by which it is known again, and who made it where. */
+export interface Sent {
+  readonly key: string;
+  readonly by: string;
 }
 
-/** Writes a boat; `basedOn` is the version it was changed from, null for a new boat. */
-export async function putBoat(job: Job, basedOn: number | null): Promise<StoredBoat> {
-  const precondition: Record<string, string> =
-    basedOn === null ? { 'If-None-Match': '*' } : { 'If-Match': `"${basedOn}"` };
+const marks = ({ key, by }: Sent): Record<string, string> => ({
+  'Idempotency-Key': key,
+  'X-Device': deviceId(),
+  ...(by === '' ? {} : { 'X-Person': encodeURIComponent(by) }),
+});
+const json = { 'Content-Type': 'application/json' };
+
+/** What changed in the yard after a point; all of it where there is none. @param jobs whether boats come whole */
+export async function changesSince(after: string | null, jobs: boolean): Promise<Changes> {
+  const query = new URLSearchParams({ ...(after === null ? {} : { after }), ...(jobs ? { jobs: 'all' } : {}) });
+  const body: unknown = await (await call(`/changes?${query}`)).json();
+  // Whole boats were checked when they were saved: here only what is around them is.
+  return jobs ? (body as Changes) : changesSchema.parse(body);
+}
+
+/** Some boats whole; those that are no more are left out. */
+export async function someBoats(ids: readonly string[]): Promise<StoredBoat[]> {
+  return ((await (await call(`/boats?ids=${ids.join(',')}`)).json()) as { boats: StoredBoat[] }).boats;
+}
+
+/**
+ * Writes a boat; `basedOn` is the version it was changed from, null for a new boat.
+ * @param sent.kept why the version that comes of it stays for good
+ */
+export async function putBoat(
+  job: Job,
+  basedOn: number | null,
+  sent: Sent & { readonly kept: Kept | null },
+): Promise<Version> {
+  const basis: Record<string, string> = basedOn === null ? { 'If-None-Match': '*' } : { 'If-Match': `"${basedOn}"` };
   const response = await call(`/boats/${job.boat.id}`, {
     method: 'PUT',
-    headers: { 'Content-Type': 'application/json', ...precondition },
+    headers: { ...json, ...basis, ...marks(sent), ...(sent.kept === null ? {} : { 'X-Kept': sent.kept }) },
     body: JSON.stringify(job),
   });
-  return (await response.json()) as StoredBoat;
+  return writtenSchema.parse(await response.json());
 }
 
-/** Removes a boat that is still at the version seen. */
-export async function deleteBoat(id: string, basedOn: number): Promise<void> {
-  await call(`/boats/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${basedOn}"` } });
+/** Removes a boat that is still at the version seen; one that is gone already is as good. */
+export async function deleteBoat(id: string, basedOn: number, sent: Sent): Promise<void> {
+  try {
+    await call(`/boats/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${basedOn}"`, ...marks(sent) } });
+  } catch (error) {
+    if (!(error instanceof ServerProblem && error.status === 404)) throw error;
+  }
 }
 
-/** The versions of a boat, newest first. */
-export async function listVersions(id: string): Promise<Version[]> {
-  return versionsSchema.parse(await (await call(`/boats/${id}/revisions`)).json()).revisions;
+/** Keeps a copy that lost against the one that is there. */
+export async function putAside(lost: Job, basedOn: number, sent: Sent): Promise<Version> {
+  const response = await call(`/boats/${lost.boat.id}/asides`, {
+    method: 'POST',
+    headers: { ...json, 'If-Match': `"${basedOn}"`, ...marks(sent) },
+    body: JSON.stringify(lost),
+  });
+  return writtenSchema.parse(await response.json());
+}
+
+/** Keeps a photograph under the hash of what it holds. */
+export async function putPhoto(id: string, bytes: Blob, sent: Sent): Promise<void> {
+  await call(`/photos/${id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'image/jpeg', ...marks(sent) },
+    body: bytes,
+  });
+}
+
+/** Calls whenever the server has something new. @returns what ends that */
+export function listenToServer(onNews: () => void, onEnd: () => void): () => void {
+  const stream = new EventSource('/api/events');
+  stream.addEventListener('change', onNews);
+  stream.addEventListener('error', () => {
+    stream.close();
+    onEnd();
+  });
+  return () => stream.close();
+}
+
+/** The versions of a boat, one a sitting, newest first, before a version. */
+export async function listVersions(id: string, before: number | null): Promise<readonly Sitting[]> {
+  const query = before === null ? '' : `?before=${before}`;
+  return sittingsSchema.parse(await (await call(`/boats/${id}/revisions${query}`)).json()).revisions;
 }
 
 /** A boat as it was at a version. */
 export async function versionOf(id: string, version: number): Promise<StoredBoat> {
   return (await (await call(`/boats/${id}/revisions/${version}`)).json()) as StoredBoat;
+}
+
+/** Keeps a version for good under a name. */
+export async function nameVersion(id: string, version: number, name: string): Promise<void> {
+  await call(`/boats/${id}/revisions/${version}`, {
+    method: 'POST',
+    headers: json,
+    body: JSON.stringify({ kept: 'named', name }),
+  });
 }

@@ -1,25 +1,14 @@
-import { useQuery, type QueryClient } from '@tanstack/react-query';
+import type { BoatSummary } from '@harbor-latch/core/assess/summary';
+import type { Job } from '@harbor-latch/core/job/index';
+import { lineOf, type LineOfJob } from '@harbor-latch/core/wire/boatLine';
+import type { BoatLine } from '@harbor-latch/core/wire/index';
+import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
+import { noteUse } from '../device/changes';
 import { SeenContext } from '../seen';
-import { listBoats, ServerAway, type StoredBoat } from './api';
-import { browserWorld, DraftStore } from './DraftStore';
+import type { DraftStore } from './DraftStore';
 import type { Draft } from './draft';
-
-const BOATS = ['boats'] as const;
-/** So long the server's list is taken as it was told, ms. */
-const FRESH_MS = 5000;
-
-/** The store of drafts whose writes keep the list of boats in step. */
-export function makeDraftStore(client: QueryClient): DraftStore {
-  return new DraftStore(
-    browserWorld((boat) =>
-      client.setQueryData<StoredBoat[]>(
-        BOATS,
-        (boats) => boats && [...boats.filter((other) => other.id !== boat.id), boat],
-      ),
-    ),
-  );
-}
+import { useYardOnDevice } from './yardOnDevice';
 
 export const DraftsContext = createContext<DraftStore | null>(null);
 
@@ -30,19 +19,34 @@ export function useDrafts(): DraftStore {
   return store;
 }
 
-export interface Yard {
-  readonly boats: readonly Draft[];
+/** How the yard stands against the server. */
+export interface YardState {
   readonly loading: boolean;
   /** True while the server cannot be reached; what this device holds is shown. */
   readonly away: boolean;
-  readonly error: Error | null;
+  /** Why the server does not hand out the yard, where it says so. */
+  readonly error: string | null;
   retry(): void;
 }
 
-/** The drafts as long as the page is the one that is seen: those under it keep what they showed. */
-function useDraftsWhileSeen(store: DraftStore): ReadonlyMap<string, Draft> {
+/** A boat of the yard as a list shows her. */
+export interface YardBoat {
+  readonly id: string;
+  readonly line: LineOfJob;
+  /** How she stood when the server judged her, where that is how she is now. */
+  readonly judged: BoatLine['summary'];
+  /** The boat whole; null in a large yard for one that is not on this device. */
+  readonly job: Job | null;
+}
+
+export interface Yard extends YardState {
+  readonly boats: readonly YardBoat[];
+}
+
+/** A value of a store as long as the page is the one that is seen: those under it keep what they showed. */
+function useWhileSeen<Value>(store: { subscribe(listener: () => void): () => void }, read: () => Value): Value {
   const seen = useContext(SeenContext);
-  const last = useRef(store.all());
+  const last = useRef<{ readonly value: Value } | null>(null);
   const subscribe = useCallback(
     (listener: () => void) => {
       const ends = [store.subscribe(listener), seen.subscribe(listener)];
@@ -53,48 +57,93 @@ function useDraftsWhileSeen(store: DraftStore): ReadonlyMap<string, Draft> {
     [store, seen],
   );
   return useSyncExternalStore(subscribe, () => {
-    if (seen.now()) last.current = store.all();
-    return last.current;
+    if (seen.now() || !last.current) last.current = { value: read() };
+    return last.current.value;
   });
 }
 
-/** All boats: the server's, with what this device changed on top. */
-export function useYard(): Yard {
-  const store = useDrafts();
-  const drafts = useDraftsWhileSeen(store);
-  const query = useQuery({
-    queryKey: BOATS,
-    queryFn: listBoats,
-    networkMode: 'always',
-    // From page to page the list is not asked for again.
-    staleTime: FRESH_MS,
-    retry: (failures, error) => error instanceof ServerAway && failures < 2,
-    retryDelay: 800,
-  });
-  const { data } = query;
-  useEffect(() => {
-    for (const stored of data ?? []) store.open(stored);
-  }, [data, store]);
-  const boats = useMemo(
-    () => [...drafts.values()].sort((a, b) => a.job.boat.name.localeCompare(b.job.boat.name)),
-    [drafts],
+/** How the yard stands against the server. */
+function useYardState(): YardState {
+  const { aboard, feed, sender } = useYardOnDevice();
+  const ready = useSyncExternalStore(aboard.subscribe, () => aboard.ready);
+  const read = useSyncExternalStore(aboard.subscribe, () => aboard.feed !== null);
+  const state = useSyncExternalStore(feed.subscribe, () => feed.state);
+  const cut = useSyncExternalStore(sender.subscribe, () => sender.away);
+  return useMemo(
+    () => ({
+      loading: !ready || (!read && state.kind === 'asking'),
+      away: state.kind === 'away' || cut,
+      error: state.kind === 'failed' ? state.message : null,
+      retry: () => {
+        aboard.say('send');
+        sender.now();
+        void feed.ask();
+      },
+    }),
+    [ready, read, state, cut, aboard, sender, feed],
   );
-  return {
-    boats,
-    loading: query.isPending,
-    away: query.error instanceof ServerAway,
-    error: query.error,
-    retry: () => void query.refetch(),
-  };
+}
+
+const lines = new WeakMap<Job, LineOfJob>();
+
+function lineOfJob(job: Job): LineOfJob {
+  const known = lines.get(job);
+  if (known) return known;
+  const line = lineOf(job);
+  lines.set(job, line);
+  return line;
+}
+
+/** A boat of which this device has something. */
+function yardBoat(draft: Draft | undefined, line: BoatLine | undefined): YardBoat | null {
+  const told = draft ? lineOfJob(draft.job) : line;
+  if (!told) return null;
+  const current = !draft || (draft.job === draft.base && line?.summary?.version === draft.basedOn);
+  const id = draft?.id ?? line?.id ?? '';
+  return { id, line: told, judged: current ? (line?.summary ?? null) : null, job: draft?.job ?? null };
+}
+
+/** All boats: the server's, with what this device changed on top, by name. */
+export function useYard(): Yard {
+  const { aboard, drafts: store } = useYardOnDevice();
+  const state = useYardState();
+  const drafts = useWhileSeen(store, store.all);
+  const told = useWhileSeen(aboard, () => aboard.lines);
+  const rows = aboard.boats;
+  const boats = useMemo(() => {
+    const gone = (id: string) => rows.get(id)?.removed === true;
+    const ids = [...new Set([...told.keys(), ...drafts.keys()])].filter((id) => drafts.has(id) || !gone(id));
+    return ids
+      .flatMap((id) => yardBoat(drafts.get(id), told.get(id)) ?? [])
+      .sort((a, b) => collator.compare(a.line.name, b.line.name));
+  }, [drafts, told, rows]);
+  return useMemo(() => ({ ...state, boats }), [state, boats]);
+}
+
+const collator = new Intl.Collator();
+
+/** How a boat stood when the server judged her, in the units in force. */
+export function judgedIn({ judged }: YardBoat, units: UnitSystem): BoatSummary | undefined {
+  return judged?.[units];
 }
 
 export interface BoatAccess {
   readonly draft: Draft | undefined;
-  readonly yard: Yard;
+  readonly yard: YardState;
 }
 
-/** One boat of the yard. */
+/** One boat of the yard; one that is not on this device is brought here. */
 export function useBoat(id: string): BoatAccess {
-  const yard = useYard();
-  return { yard, draft: yard.boats.find((draft) => draft.id === id) };
+  const { aboard, feed, drafts: store } = useYardOnDevice();
+  const yard = useYardState();
+  const draft = useWhileSeen(store, store.all).get(id);
+  const ready = useSyncExternalStore(aboard.subscribe, () => aboard.ready);
+  const here = draft !== undefined;
+  useEffect(() => {
+    if (!ready) return;
+    // Where it cannot be reached the page says so by the state of the yard.
+    if (!here) void feed.bring([id]).catch(() => undefined);
+    else void aboard.change((change) => noteUse(change, id, Date.now()));
+  }, [ready, here, id, feed, aboard]);
+  return useMemo(() => ({ yard, draft }), [yard, draft]);
 }

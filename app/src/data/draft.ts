@@ -6,8 +6,10 @@ import type { StoredBoat } from './api';
 /** How a boat on this device stands against the server. */
 export type SaveState =
   | { readonly kind: 'saved' }
+  /** Being kept on the device, or about to be sent. */
   | { readonly kind: 'unsaved' }
   | { readonly kind: 'saving' }
+  /** Kept on the device until there is a signal. */
   | { readonly kind: 'away' }
   | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'conflict'; readonly current: StoredBoat | null };
@@ -30,92 +32,51 @@ export interface Draft {
   readonly reloads: number;
 }
 
+/** What a page holds of a boat: her job, what was typed, and the way back. */
+export type Worked = Pick<Draft, 'job' | 'typed' | 'past' | 'reloads'>;
+
 const MOST_UNDO = 100;
 
-/** A draft of what the server holds. */
-export function draftOf(stored: StoredBoat): Draft {
-  return {
-    id: stored.id,
-    job: stored.job,
-    basedOn: stored.version,
-    base: stored.job,
-    typed: {},
-    past: [],
-    save: { kind: 'saved' },
-    reloads: 0,
-  };
+/** A boat as she is opened. */
+export function opened(job: Job, typed: Draft['typed']): Worked {
+  return { job, typed, past: [], reloads: 0 };
 }
 
-/** A draft of a boat the server has not seen. */
-export function newDraft(job: Job): Draft {
-  return {
-    id: job.boat.id,
-    job,
-    basedOn: null,
-    base: null,
-    typed: {},
-    past: [],
-    save: { kind: 'unsaved' },
-    reloads: 0,
-  };
-}
-
-/** The draft with another job, to be saved; the job before can be had back by undo. */
-export function changed(draft: Draft, next: Job): Draft {
+/** The boat with another job; the job before can be had back by undo. */
+export function changed<Of extends Worked>(of: Of, next: Job): Of {
   // What stays the same stays the same object: nothing that shows it is shown anew.
-  const job = replaceEqualDeep(draft.job, next);
-  return { ...draft, job, past: [...draft.past, draft.job].slice(-MOST_UNDO), save: waiting(draft.save) };
+  const job = replaceEqualDeep(of.job, next);
+  return { ...of, job, past: [...of.past, of.job].slice(-MOST_UNDO) };
 }
 
-/** The draft with its guesses made anew where the last change moved their ground; one undo takes back both. */
-export function following(draft: Draft, before: Job): Draft {
-  const job = followGuesses(before, draft.job);
-  return job === draft.job ? draft : { ...draft, job: replaceEqualDeep(draft.job, job), reloads: draft.reloads + 1 };
+/** The boat with her guesses made anew where the last change moved their ground; one undo takes back both. */
+export function following<Of extends Worked>(of: Of, before: Job): Of {
+  const job = followGuesses(before, of.job);
+  return job === of.job ? of : { ...of, job: replaceEqualDeep(of.job, job), reloads: of.reloads + 1 };
 }
 
-/** The draft as it was before the last change. */
-export function undone(draft: Draft): Draft {
-  const job = draft.past[draft.past.length - 1];
-  if (!job) return draft;
-  return { ...draft, job, past: draft.past.slice(0, -1), save: waiting(draft.save), reloads: draft.reloads + 1 };
+/** The boat as she was before the last change. */
+export function undone<Of extends Worked>(of: Of): Of {
+  const job = of.past[of.past.length - 1];
+  return job ? { ...of, job, past: of.past.slice(0, -1), reloads: of.reloads + 1 } : of;
 }
 
-/** A conflict stays until the user has chosen; everything else is to be saved again. */
-function waiting(save: SaveState): SaveState {
-  return save.kind === 'conflict' ? save : { kind: 'unsaved' };
+/** The boat with a text that is not a value yet, or without it once it is. */
+export function withTyped<Of extends Worked>(of: Of, path: string, text: string | null): Of {
+  const { [path]: _before, ...rest } = of.typed;
+  return { ...of, typed: text === null ? rest : { ...rest, [path]: text } };
 }
 
-/** The draft with a text that is not a value yet, or without it once it is. */
-export function withTyped(draft: Draft, path: string, text: string | null): Draft {
-  const { [path]: _before, ...rest } = draft.typed;
-  return { ...draft, typed: text === null ? rest : { ...rest, [path]: text } };
-}
-
-/** The draft after the server took `sent`: saved, unless it was changed meanwhile. */
-export function taken(draft: Draft, sent: Job, stored: StoredBoat): Draft {
-  const save: SaveState = draft.job === sent ? { kind: 'saved' } : { kind: 'unsaved' };
-  return { ...draft, basedOn: stored.version, base: stored.job, save };
-}
-
-/** Both copies are known: keep the one on this device and write it over the other. */
-export function keepMine(draft: Draft, current: StoredBoat | null): Draft {
-  return { ...draft, basedOn: current?.version ?? null, base: current?.job ?? null, save: { kind: 'unsaved' } };
-}
-
-/** Both copies are known: take the server's; the one on this device can be had back by undo. */
-export function takeTheirs(draft: Draft, current: StoredBoat): Draft {
+/** The boat as another tab or device left her; the job that was here can be had back by undo where that is wanted. */
+export function adopted<Of extends Worked>(of: Of, next: Job, typed: Draft['typed'], undoable = false): Of {
+  const job = replaceEqualDeep(of.job, next);
+  const texts = replaceEqualDeep(of.typed, typed);
+  if (job === of.job) return texts === of.typed ? of : { ...of, typed: texts };
   return {
-    ...draft,
-    job: current.job,
-    basedOn: current.version,
-    base: current.job,
-    past: [...draft.past, draft.job].slice(-MOST_UNDO),
-    save: { kind: 'saved' },
-    reloads: draft.reloads + 1,
+    ...of,
+    job,
+    typed: texts,
+    past: undoable ? [...of.past, of.job].slice(-MOST_UNDO) : of.past,
+    reloads: of.reloads + 1,
   };
-}
-
-/** Both copies are known: save what was brought together of them; the one on this device can be had back by undo. */
-export function takeMerged(draft: Draft, current: StoredBoat, merged: Job): Draft {
-  return { ...takeTheirs(draft, current), job: merged, save: { kind: 'unsaved' } };
 }

@@ -11,6 +11,7 @@ const settingsSchema = z.object({
   rules: z.enum(['us', 'iso']).default('us'),
   dropSchool: z.enum(['critical', 'general']).default('critical'),
   textSize: z.enum(['usual', 'large', 'largest', 'double']).default('usual'),
+  person: z.string().max(80).default('').catch(''),
 });
 
 /** What this device prefers. New circuits take the cable family over. */
@@ -21,6 +22,8 @@ export interface Settings {
   readonly rules: RuleSet;
   readonly dropSchool: DropSchool;
   readonly textSize: 'usual' | 'large' | 'largest' | 'double';
+  /** Who works with this device, as others read it beside a change; empty where nobody said. */
+  readonly person: string;
 }
 
 /** The choices a new circuit begins with. */
@@ -40,7 +43,8 @@ export interface SettingsAccess {
 const KEY = 'latch.settings';
 const fallback: Settings = settingsSchema.parse({});
 
-function readSettings(): Settings {
+/** This device's settings as they are kept. */
+export function readSettings(): Settings {
   try {
     return settingsSchema.parse(JSON.parse(window.localStorage.getItem(KEY) ?? '{}'));
   } catch {
@@ -56,7 +60,11 @@ export function useStoredSettings(): SettingsAccess {
   const change = useCallback((part: Partial<Settings>) => {
     setSettings((before) => {
       const after = { ...before, ...part };
-      window.localStorage.setItem(KEY, JSON.stringify(after));
+      try {
+        window.localStorage.setItem(KEY, JSON.stringify(after));
+      } catch {
+        // Where nothing may be stored they hold while the page is open.
+      }
       return after;
     });
   }, []);

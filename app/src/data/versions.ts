@@ -1,11 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
-import { listVersions, versionOf } from './api';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { listVersions, nameVersion, versionOf } from './api';
 
-/** The versions a boat ever had; asked again whenever its current one moves on. */
+/** The versions a boat ever had, page by page; asked again whenever its current one moves on. */
 export function useVersions(id: string, current: number | null) {
-  return useQuery({
+  return useInfiniteQuery({
     queryKey: ['versions', id, current],
-    queryFn: () => listVersions(id),
+    queryFn: ({ pageParam }) => listVersions(id, pageParam),
+    initialPageParam: null as number | null,
+    getNextPageParam: (page) => page[page.length - 1]?.version,
     networkMode: 'always',
     retry: 1,
   });
@@ -19,5 +21,16 @@ export function useVersion(id: string, version: number | null) {
     enabled: version !== null,
     networkMode: 'always',
     staleTime: Infinity,
+  });
+}
+
+/** Keeps a version under a name. */
+export function useNameVersion(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ version, name }: { readonly version: number; readonly name: string }) =>
+      nameVersion(id, version, name),
+    networkMode: 'always',
+    onSuccess: () => client.invalidateQueries({ queryKey: ['versions', id] }),
   });
 }

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { ActivityIndicator } from 'react-native-paper';
 import { View } from 'react-native';
-import type { Yard } from '../data/boats';
+import type { YardState } from '../data/boats';
 import { BigButton } from '../ui/BigButton';
 import { Empty } from '../ui/Empty';
 import { Screen } from '../ui/Screen';
@@ -12,7 +12,7 @@ export function Absent({
   what,
   back,
 }: {
-  readonly yard: Yard;
+  readonly yard: YardState;
   readonly what: 'boat' | 'circuit';
   readonly back: string;
 }) {

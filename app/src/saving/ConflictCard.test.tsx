@@ -9,7 +9,13 @@ afterEach(() => page.close());
 const base = boatWith();
 const mine = boatWith({ pump: { currentA: 4 }, note: 'mine' });
 const theirs = boatWith({ pump: { currentA: 6 }, manual: 'momentary' });
-const current: StoredBoat = { id: boatId, version: 5, savedAt: '2026-01-01T10:00:00Z', job: theirs };
+const current: StoredBoat = {
+  id: boatId,
+  version: 5,
+  savedAt: '2026-01-01T10:00:00Z',
+  savedBy: 'Samphire',
+  job: theirs,
+};
 
 function conflicting(): Page {
   page = new Page(storeWith(base));

@@ -40,7 +40,7 @@ export function ConflictCard({ draft, current }: { readonly draft: Draft; readon
           </>
         }
       >
-        {`${draft.job.boat.name} was changed elsewhere at ${new Date(current.savedAt).toLocaleTimeString()} while you worked on it. Both copies are kept: yours here, the other among the boat’s versions.`}
+        {`${draft.job.boat.name} was changed ${current.savedBy ? `by ${current.savedBy}` : 'elsewhere'} at ${new Date(current.savedAt).toLocaleTimeString()} while you worked on it. Both copies are kept: yours here, the other among the boat’s versions.`}
       </Notice>
       <View style={{ paddingHorizontal: 4, gap: 6 }}>
         {merged.conflicts.length > 0 ? (

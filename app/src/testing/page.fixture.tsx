@@ -2,12 +2,15 @@ import { newCircuit, newJob, type Circuit, type Job } from '@harbor-latch/core/j
 import { act, useSyncExternalStore, type ReactElement, type ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { PaperProvider } from 'react-native-paper';
-import type { StoredBoat } from '../data/api';
 import { AssessmentsContext } from '../data/assessment';
 import { Assessments } from '../data/Assessments';
 import { DraftsContext } from '../data/boats';
 import type { Draft } from '../data/draft';
 import { DraftStore } from '../data/DraftStore';
+import { Aboard } from '../device/Aboard';
+import type { OnDevice } from '../device/rows';
+import { Sender } from '../device/Sender';
+import { memoryTables } from '../device/tables';
 import { SettingsContext, type Settings } from '../data/settings';
 import { lightTheme } from '../ui/theme';
 import { AssessWork } from '../workers/assessWork';
@@ -33,29 +36,27 @@ export function boatWith(change: Partial<Circuit> = {}): Job {
   return { ...newJob({ boatId, batteryId: 'house' }, 'Tern'), circuits: [circuit] };
 }
 
-/** A store on a device of its own whose server takes every save. */
+const OF_THE_PAST = Date.UTC(2026, 0, 1);
+
+/** A store on a device of its own that holds a boat as the server does; nothing is sent. */
 export function storeWith(job: Job): DraftStore {
-  const kept = new Map<string, string>();
-  const stored = (of: Job, version: number): StoredBoat => ({
-    id: boatId,
-    version,
-    savedAt: '2026-01-01T10:00:00Z',
-    job: of,
-  });
-  const store = new DraftStore({
-    storage: {
-      getItem: (key) => kept.get(key) ?? null,
-      setItem: (key, text) => void kept.set(key, text),
-      removeItem: (key) => void kept.delete(key),
-      key: () => null,
-      length: 0,
-    },
-    put: async (sent, basedOn) => stored(sent, (basedOn ?? 0) + 1),
-    remove: async () => undefined,
-    onStored: () => undefined,
-  });
-  store.open(stored(job, 1));
-  return store;
+  const there: OnDevice = {
+    boats: [
+      { id: boatId, job, base: job, basedOn: 1, typed: {}, rev: 1, trouble: null, removed: false, usedAt: OF_THE_PAST },
+    ],
+    lines: [],
+    waiting: [],
+    feed: null,
+  };
+  const aboard = new Aboard(
+    { ...memoryTables(there), lasting: true },
+    { postMessage: () => undefined, addEventListener: () => undefined },
+    there,
+  );
+  let count = 0;
+  const hand = () => ({ by: 'Wren', now: OF_THE_PAST, newId: () => `change-${String((count += 1)).padStart(4, '0')}` });
+  const away = () => Promise.reject(new Error('Nothing is sent here.'));
+  return new DraftStore(aboard, new Sender(aboard, { put: away, remove: away, aside: away, photo: away }, hand), hand);
 }
 
 const settings: Settings = {
@@ -65,6 +66,7 @@ const settings: Settings = {
   rules: 'us',
   dropSchool: 'critical',
   textSize: 'usual',
+  person: '',
 };
 
 /** A copy as it comes from a worker. */

@@ -3,7 +3,8 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../app';
 import { BoatStore } from '../db/boatStore';
-import { app, boat, connection, create, put } from './boatsApi.fixture';
+import { storesOn } from '../stores';
+import { app, boat, connection, create, put, stores } from './boatsApi.fixture';
 
 describe('a request that is not from here', () => {
   it.each(['evil.example', 'localhost.evil.example', '127.0.0.1.evil.example:80', 'a b', ''])(
@@ -21,7 +22,7 @@ describe('a request that is not from here', () => {
 
   it('is answered under the names that it was told, and no others', async () => {
     const named = createApp({
-      store: new BoatStore(connection.database),
+      stores: storesOn(connection.database),
       ping: connection.ping,
       logger: pino({ level: 'silent' }),
       hosts: ['yard.example'],
@@ -102,9 +103,13 @@ describe('a database that takes nothing', () => {
     });
     const store = Object.assign(Object.create(BoatStore.prototype) as BoatStore, {
       create: () => Promise.reject(error),
-      list: () => Promise.reject(error),
+      lines: () => Promise.reject(error),
     });
-    const failing = createApp({ store, ping: connection.ping, logger: pino({ level: 'error' }, stream) });
+    const failing = createApp({
+      stores: { ...stores, boats: store },
+      ping: connection.ping,
+      logger: pino({ level: 'error' }, stream),
+    });
     return { failing, lines };
   };
   const failure = (code: string) =>

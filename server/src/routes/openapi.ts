@@ -1,12 +1,15 @@
 import { jobSchema } from '@harbor-latch/core/file/index';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import {
-  storedBoatSchema,
-  storedBoatsSchema,
+  boatLinesSchema,
+  changesSchema,
   healthSchema,
+  keptSchema,
   problemSchema,
+  sittingsSchema,
   staleSchema,
-  versionsSchema,
+  storedBoatSchema,
+  writtenSchema,
 } from '@harbor-latch/core/wire/index';
 import { z } from 'zod';
 
@@ -29,9 +32,32 @@ const ifMatch = {
 };
 const ifNoneMatch = { name: 'If-None-Match', in: 'header', required: false, schema: { type: 'string', enum: ['*'] } };
 
+const header = (name: string, description: string, schema: object = { type: 'string' }) => ({
+  name,
+  in: 'header',
+  required: false,
+  description,
+  schema,
+});
+const query = (name: string, description: string, schema: object = { type: 'string' }) => ({
+  name,
+  in: 'query',
+  required: false,
+  description,
+  schema,
+});
+const uuid = { type: 'string', format: 'uuid' };
+const writerHeaders = [
+  header('Idempotency-Key', 'The write’s own key: sent again under it, it is answered as before.', uuid),
+  header('X-Person', 'Name set on the device, percent-encoded, at most 80 characters.'),
+  header('X-Device', 'The device.', uuid),
+];
+const photoBody = { 'image/jpeg': { schema: { type: 'string', format: 'binary' } } };
+
 /** The API's description, generated from the schemas that check it. */
 function describe() {
   const boat = (description: string) => ({ description, content: json(storedBoatSchema) });
+  const written = (description: string) => ({ description, content: json(writtenSchema) });
   return {
     openapi: '3.1.0',
     info: { title: 'Harbor Latch API', version: String(JOB_VERSION) },
@@ -47,8 +73,17 @@ function describe() {
       },
       '/api/boats': {
         get: {
-          summary: 'All boats of the yard',
-          responses: { 200: { description: 'The boats', content: json(storedBoatsSchema) } },
+          summary: 'The boats of the yard in a few lines each, a page at a time; or some of them whole',
+          parameters: [
+            query('limit', 'So many at most.', { type: 'integer', default: 100, maximum: 500 }),
+            query('after', 'What the page before gave as `next`.'),
+            query('ids', 'Up to fifty ids with commas between: then these boats come whole.'),
+          ],
+          responses: {
+            200: { description: 'A page, with its ETag', content: json(boatLinesSchema) },
+            304: { description: 'The page that If-None-Match names is still the one' },
+            400: problem('Not a page, a number or ids'),
+          },
         },
       },
       '/api/boats/{id}': {
@@ -59,11 +94,16 @@ function describe() {
         },
         put: {
           summary: 'Add or save a boat; repeating it changes nothing',
-          parameters: [ifMatch, ifNoneMatch],
+          parameters: [
+            ifMatch,
+            ifNoneMatch,
+            ...writerHeaders,
+            header('X-Kept', 'Why this version stays for good.', { type: 'string', enum: [...keptSchema.options] }),
+          ],
           requestBody: { required: true, content: json(jobSchema) },
           responses: {
-            200: boat('Saved'),
-            201: boat('Added'),
+            200: written('Saved'),
+            201: written('Added'),
             400: problem('Bad values, each with its path'),
             412: problem('Changed elsewhere; the current copy is in `current`', staleSchema),
             413: problem('Over 5 MiB'),
@@ -72,8 +112,8 @@ function describe() {
           },
         },
         delete: {
-          summary: 'Remove a boat',
-          parameters: [ifMatch],
+          summary: 'Remove a boat; her versions stay',
+          parameters: [ifMatch, ...writerHeaders],
           responses: {
             204: { description: 'Removed' },
             404: problem('No such boat'),
@@ -82,10 +122,22 @@ function describe() {
           },
         },
       },
+      '/api/boats/{id}/asides': {
+        parameters: [idParameter],
+        post: {
+          summary: 'Keep a copy that lost against the one that is there, as a version that stays',
+          parameters: [ifMatch, ...writerHeaders],
+          requestBody: { required: true, content: json(jobSchema) },
+          responses: {
+            200: written('Kept; the copy that is there has the version after it'),
+            412: problem('Changed elsewhere; the current copy is in `current`', staleSchema),
+          },
+        },
+      },
       '/api/boats/{id}/revisions': {
         parameters: [idParameter],
         get: {
-          summary: 'Versions of a boat, newest first, a hundred at a time; also of a removed boat',
+          summary: 'Versions of a boat, one a sitting, newest first, fifty at a time; also of a removed boat',
           parameters: [
             {
               name: 'before',
@@ -98,7 +150,7 @@ function describe() {
           responses: {
             200: {
               description: 'The versions',
-              content: json(versionsSchema),
+              content: json(sittingsSchema),
             },
             400: problem('Not a UUID, or not a number'),
           },
@@ -109,6 +161,57 @@ function describe() {
         get: {
           summary: 'A boat as it was at a version; restored by saving it again',
           responses: { 200: boat('The boat then'), 400: problem('Not a UUID'), 404: problem('No such version') },
+        },
+        post: {
+          summary: 'Keep a version for good, and name it',
+          requestBody: {
+            required: true,
+            content: {
+              'application/json': {
+                schema: {
+                  type: 'object',
+                  required: ['kept'],
+                  properties: { kept: { enum: [...keptSchema.options] }, name: { type: 'string', maxLength: 80 } },
+                },
+              },
+            },
+          },
+          responses: { 204: { description: 'Kept' }, 400: problem('No reason'), 404: problem('No such version') },
+        },
+      },
+      '/api/changes': {
+        get: {
+          summary: 'What changed since a point, removals too, in one order in which nothing is skipped',
+          parameters: [
+            query('after', 'The point that was reached, as `next`; left out: from the beginning.'),
+            query('jobs', '`all`: boats come whole.', { type: 'string', enum: ['all'] }),
+          ],
+          responses: { 200: { description: 'The changes', content: json(changesSchema) }, 400: problem('Not a point') },
+        },
+      },
+      '/api/events': {
+        get: {
+          summary: 'Server-sent events: `change` says that there is something new to ask for',
+          responses: { 200: { description: 'The stream', content: { 'text/event-stream': {} } } },
+        },
+      },
+      '/api/photos/{id}': {
+        parameters: [
+          { name: 'id', in: 'path', required: true, description: 'SHA-256 of the bytes.', schema: { type: 'string' } },
+        ],
+        get: {
+          summary: 'A photograph',
+          responses: { 200: { description: 'The photograph', content: photoBody }, 404: problem('None is kept here') },
+        },
+        put: {
+          summary: 'Keep a photograph that was shrunk and stripped of everything but the picture',
+          requestBody: { required: true, content: photoBody },
+          responses: {
+            201: { description: 'Kept' },
+            413: problem('Over 400 kB'),
+            415: problem('Not image/jpeg'),
+            422: problem('No whole JPEG, too large, something left to strip, or another hash'),
+          },
         },
       },
     },

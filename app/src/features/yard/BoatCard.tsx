@@ -3,7 +3,7 @@ import { formatQuantity } from '@harbor-latch/core/units/index';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
-import type { Draft } from '../../data/draft';
+import type { YardBoat } from '../../data/boats';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
 import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
@@ -15,7 +15,7 @@ import { Words } from '../../ui/Words';
 
 /** A boat of the yard: its circuits, each with the worst that was found. */
 export const BoatCard = memo(function BoatCard({
-  draft,
+  boat: { id, line },
   summary,
   open,
   onOpen,
@@ -23,31 +23,31 @@ export const BoatCard = memo(function BoatCard({
   /** Whether her circuits are shown under her. */
   readonly open: boolean;
   readonly onOpen: (id: string, open: boolean) => void;
-  readonly draft: Draft;
+  readonly boat: YardBoat;
   /** What is known of it; undefined while it is being worked out. */
   readonly summary: BoatSummary | undefined;
 }) {
   const router = useRouter();
   const units = useUnits();
   const palette = usePalette();
-  const { boat, circuits } = draft.job;
+  const { circuits } = line;
   const craft = [
-    boat.craft,
-    boat.hullLengthM === undefined ? undefined : formatQuantity(boat.hullLengthM, 'length', units, 1),
-    boat.berth,
+    line.craft,
+    line.hullLengthM === undefined ? undefined : formatQuantity(line.hullLengthM, 'length', units, 1),
+    line.berth,
   ];
   return (
     <Card>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <PressRow
           role="link"
-          label={`Boat ${boat.name}${summary ? `, ${standingLook[summary.standing].word.toLowerCase()}` : ''}`}
-          onPress={() => router.navigate(`/boat/${draft.id}`)}
+          label={`Boat ${line.name}${summary ? `, ${standingLook[summary.standing].word.toLowerCase()}` : ''}`}
+          onPress={() => router.navigate(`/boat/${id}`)}
           style={{ flex: 1, minWidth: 0, padding: 14, paddingRight: 4, flexDirection: 'row', gap: 10 }}
         >
           <View style={{ flex: 1, minWidth: 0, gap: 2 }}>
             <Words kind="heading" level={2} numberOfLines={2}>
-              {boat.name}
+              {line.name}
             </Words>
             <Words kind="small" muted>
               {craft.filter(Boolean).join(' · ') || 'No details yet'}
@@ -61,20 +61,20 @@ export const BoatCard = memo(function BoatCard({
         {circuits.length > 0 ? (
           <ToolButton
             icon={open ? 'chevron-up' : 'chevron-down'}
-            label={`${open ? 'Fold' : 'Show'} the circuits of ${boat.name}`}
-            onPress={() => onOpen(draft.id, !open)}
+            label={`${open ? 'Fold' : 'Show'} the circuits of ${line.name}`}
+            onPress={() => onOpen(id, !open)}
           />
         ) : null}
       </View>
-      {(open ? circuits : []).map(({ id, name }) => {
-        const one = summary?.circuits.find((circuit) => circuit.id === id);
+      {(open ? circuits : []).map(({ id: circuitId, name }) => {
+        const one = summary?.circuits.find((circuit) => circuit.id === circuitId);
         return (
           <PressRow
-            key={id}
+            key={circuitId}
             role="link"
-            label={`Circuit ${name} of ${boat.name}. ${circuitInWords(one)}`}
+            label={`Circuit ${name} of ${line.name}. ${circuitInWords(one)}`}
             onPress={() =>
-              router.navigate(`/boat/${draft.id}/${id}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
+              router.navigate(`/boat/${id}/${circuitId}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
             }
             style={{
               paddingVertical: 10,

@@ -1,3 +1,4 @@
+import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Standing } from '@harbor-latch/core/assess/standing';
 import { newJob, type Job } from '@harbor-latch/core/job/index';
 import {
@@ -11,9 +12,8 @@ import { useCallback, useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useLines } from '../../data/assessment';
-import { useDrafts, useYard } from '../../data/boats';
-import type { Draft } from '../../data/draft';
-import { choicesOfNew, useSettings } from '../../data/settings';
+import { judgedIn, useDrafts, useYard, type YardBoat } from '../../data/boats';
+import { choicesOfNew, useSettings, useUnits } from '../../data/settings';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
@@ -42,8 +42,7 @@ export function YardScreen() {
   const [naming, setNaming] = useState<{ readonly first: ExampleBoatKey | null } | null>(null);
   const [finding, setFinding] = useState<Finding>(everything);
   const { isOpen, folded, foldAll, setOpen } = useFolding(yard.boats.length > MOST_OPEN);
-  const jobs = useMemo(() => yard.boats.map(({ job }) => job), [yard.boats]);
-  const lines = useLines(jobs);
+  const lines = useStandings(yard.boats);
   const shown = useMemo(() => foundIn(yard.boats, finding, lines), [yard.boats, finding, lines]);
   const count = useMemo(() => {
     const counts = new Map<Standing, number>();
@@ -53,7 +52,7 @@ export function YardScreen() {
     }
     return counts;
   }, [yard.boats, finding, lines]);
-  const put = yard.boats.filter(({ job }) => job.boat.archived).length;
+  const put = yard.boats.filter(({ line }) => line.archived).length;
   const importing = useImport();
   const add = useAddBoat();
   useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming({ first: null }));
@@ -131,13 +130,13 @@ export function YardScreen() {
             ) : null}
           </>
         }
-        renderItem={({ item }: { readonly item: Draft }) => (
-          <BoatCard draft={item} summary={lines.get(item.id)} open={isOpen(item.id)} onOpen={setOpen} />
+        renderItem={({ item }: { readonly item: YardBoat }) => (
+          <BoatCard boat={item} summary={lines.get(item.id)} open={isOpen(item.id)} onOpen={setOpen} />
         )}
       />
       {naming ? (
         <NewBoatDialog
-          taken={yard.boats.map(({ job }) => job.boat.name)}
+          taken={yard.boats.map(({ line }) => line.name)}
           first={naming.first}
           onBoat={(boat) => {
             setNaming(null);
@@ -147,6 +146,23 @@ export function YardScreen() {
         />
       ) : null}
     </Screen>
+  );
+}
+
+/** How each boat stands: as the server judged her, or as this device does where she was changed since. */
+function useStandings(boats: readonly YardBoat[]): ReadonlyMap<string, BoatSummary> {
+  const units = useUnits();
+  const own = useMemo(() => boats.flatMap((boat) => (boat.judged || !boat.job ? [] : [boat.job])), [boats]);
+  const judgedHere = useLines(own);
+  return useMemo(
+    () =>
+      new Map(
+        boats.flatMap((boat) => {
+          const summary = judgedIn(boat, units) ?? judgedHere.get(boat.id);
+          return summary ? [[boat.id, summary] as const] : [];
+        }),
+      ),
+    [boats, judgedHere, units],
   );
 }
 

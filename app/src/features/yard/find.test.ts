@@ -1,15 +1,14 @@
 import type { Standing } from '@harbor-latch/core/assess/standing';
 import { boatWith } from '../../testing/page.fixture';
-import type { Draft } from '../../data/draft';
-import { newDraft } from '../../data/draft';
+import { lineOf } from '@harbor-latch/core/wire/boatLine';
+import type { YardBoat } from '../../data/boats';
 import { foundIn, type Finding } from './find';
 
-const draft = (name: string, change: Parameters<typeof boatWith>[0] = {}, boat: object = {}): Draft => {
-  const job = boatWith(change);
-  return newDraft({
-    ...job,
-    boat: { ...job.boat, id: `6d1f0f6e-0d5c-4a55-9a0e-${name.padEnd(12, '0').slice(0, 12)}`, name, ...boat },
-  });
+const draft = (name: string, change: Parameters<typeof boatWith>[0] = {}, more: object = {}): YardBoat => {
+  const { boat, ...rest } = boatWith(change);
+  const id = `6d1f0f6e-0d5c-4a55-9a0e-${name.padEnd(12, '0').slice(0, 12)}`;
+  const job = { ...rest, boat: { ...boat, id, name, ...more } };
+  return { id, line: lineOf(job), judged: null, job };
 };
 
 const worst = draft('cormorant', { choices: { protection: { ratingA: 40 } } });
@@ -24,7 +23,7 @@ const lines = new Map<string, { readonly standing: Standing }>([
 ]);
 const names = (finding: Partial<Finding>) =>
   foundIn(yard, { text: '', order: 'name', archived: false, standing: null, ...finding }, lines).map(
-    ({ job }) => job.boat.name,
+    ({ line }) => line.name,
   );
 
 describe('the yard', () => {

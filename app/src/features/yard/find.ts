@@ -1,5 +1,5 @@
 import { standingRank, type Standing } from '@harbor-latch/core/assess/standing';
-import type { Draft } from '../../data/draft';
+import type { YardBoat } from '../../data/boats';
 
 /** What is looked for in the yard, and in what order it is shown. */
 export interface Finding {
@@ -12,29 +12,28 @@ export interface Finding {
 }
 
 const LAST = 100;
+const collator = new Intl.Collator();
 
 /**
  * The boats that fit: every word somewhere in name, craft, owner, berth, note or a circuit's name.
  * @param lines the worst that is found of each boat, by its id; one that is not known comes last
  */
 export function foundIn(
-  boats: readonly Draft[],
+  boats: readonly YardBoat[],
   { text, order, archived, standing }: Finding,
   lines: ReadonlyMap<string, { readonly standing: Standing }>,
-): Draft[] {
+): YardBoat[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const fits = ({ job: { boat, circuits } }: Draft) => {
-    const all = [boat.name, boat.craft, boat.owner, boat.berth, boat.note, ...circuits.map(({ name }) => name)];
+  const fits = ({ line: { name, craft, owner, berth, note, circuits } }: YardBoat) => {
+    const all = [name, craft, owner, berth, note, ...circuits.map((circuit) => circuit.name)];
     const hay = all.join('\n').toLowerCase();
     return words.every((word) => hay.includes(word));
   };
-  const stands = ({ id }: Draft) => standing === null || lines.get(id)?.standing === standing;
-  const found = boats.filter(
-    (draft) => (draft.job.boat.archived ?? false) === archived && stands(draft) && fits(draft),
-  );
-  const byName = (a: Draft, b: Draft) => a.job.boat.name.localeCompare(b.job.boat.name);
+  const stands = ({ id }: YardBoat) => standing === null || lines.get(id)?.standing === standing;
+  const found = boats.filter((boat) => (boat.line.archived ?? false) === archived && stands(boat) && fits(boat));
+  const byName = (a: YardBoat, b: YardBoat) => collator.compare(a.line.name, b.line.name);
   if (order === 'name') return found.sort(byName);
-  const rank = ({ id }: Draft) => {
+  const rank = ({ id }: YardBoat) => {
     const line = lines.get(id);
     return line === undefined ? LAST : standingRank(line.standing);
   };

@@ -3,7 +3,7 @@ import { placeInWords, type Job } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useDrafts, useYard } from '../../data/boats';
+import { useDrafts } from '../../data/boats';
 import { chooseJobFile } from '../../data/files';
 import { BigButton } from '../../ui/BigButton';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
@@ -28,7 +28,6 @@ export interface Importing {
 /** Choosing a job file and taking it into the yard. */
 export function useImport(): Importing {
   const drafts = useDrafts();
-  const yard = useYard();
   const router = useRouter();
   const say = useSay();
   const [state, setState] = useState<ImportState>({ kind: 'idle' });
@@ -50,7 +49,7 @@ export function useImport(): Importing {
     const { read, name } = chosen;
     if (!read.ok) setState({ kind: 'refused', file: name, problems: read.problems });
     else {
-      const here = yard.boats.find((draft) => draft.id === read.job.boat.id);
+      const here = drafts.all().get(read.job.boat.id);
       if (here) setState({ kind: 'known', job: read.job, here: here.job });
       else add(read.job);
     }

@@ -1,0 +1,93 @@
+import { createContext, useContext } from 'react';
+import { v7 } from 'uuid';
+import { Aboard } from '../device/Aboard';
+import { carryOver, type Unread } from '../device/carryOver';
+import type { Hand } from '../device/changes';
+import { Feed } from '../device/Feed';
+import { Sender } from '../device/Sender';
+import { memoryTables, openTables, type Tables } from '../device/tables';
+import { changesSince, deleteBoat, listenToServer, putAside, putBoat, putPhoto, someBoats } from './api';
+import { DraftStore } from './DraftStore';
+import { readSettings } from './settings';
+
+const DATABASE = 'latch';
+const LOCK = 'latch-sender';
+
+/** The yard as this device has it: what is aboard, what goes out, what comes in, and the pages' view of it. */
+export interface YardOnDevice {
+  readonly aboard: Aboard;
+  readonly sender: Sender;
+  readonly feed: Feed;
+  readonly drafts: DraftStore;
+  /** What an earlier release kept and nobody can read. */
+  readonly unread: () => readonly Unread[];
+}
+
+const hand = (): Hand => ({ by: readSettings().person, now: Date.now(), newId: () => v7() });
+
+/** Tables that are being opened. */
+function opening(tables: Promise<Tables>): Tables {
+  let there: Tables | undefined;
+  void tables.then((opened) => (there = opened));
+  return {
+    get lasting() {
+      return there?.lasting ?? true;
+    },
+    read: async () => (await tables).read(),
+    photo: async (id) => (await tables).photo(id),
+    change: async (work) => (await tables).change(work),
+  };
+}
+
+/** Opens the yard on this device and keeps it in step with the server; of several tabs one does. */
+export function openYard(): YardOnDevice {
+  const tables = openTables(DATABASE, () => undefined).catch(() => memoryTables());
+  const aboard = new Aboard(opening(tables), new BroadcastChannel(DATABASE));
+  const feed: Feed = new Feed(
+    aboard,
+    { changes: changesSince, boats: someBoats, listen: listenToServer },
+    Date.now,
+    () => sender.reached(),
+  );
+  const sender: Sender = new Sender(
+    aboard,
+    { put: putBoat, remove: deleteBoat, aside: putAside, photo: putPhoto },
+    hand,
+  );
+  const drafts = new DraftStore(aboard, sender, hand);
+  let unread: readonly Unread[] = [];
+  const now = () => {
+    sender.now();
+    void feed.ask();
+  };
+  void aboard.read().then(async () => {
+    unread = await carryOver(window.localStorage, aboard, hand()).catch(() => []);
+    // Whichever tab has the lock sends and listens; when it closes, the next one does.
+    const lead = () => {
+      sender.start();
+      feed.start();
+    };
+    aboard.hear((message) => (message === 'send' ? now() : undefined));
+    window.addEventListener('online', now);
+    document.addEventListener('visibilitychange', () => (document.visibilityState === 'visible' ? now() : undefined));
+    void feed.ask();
+    // Asked for, never relied on: what the browser may throw away under pressure is on the server too.
+    if ('storage' in navigator) void navigator.storage.persist().catch(() => false);
+    if ('locks' in navigator)
+      await navigator.locks.request(LOCK, () => {
+        lead();
+        return new Promise<never>(() => undefined);
+      });
+    else lead();
+  });
+  return { aboard, sender, feed, drafts, unread: () => unread };
+}
+
+export const YardContext = createContext<YardOnDevice | null>(null);
+
+/** The yard on this device. @throws outside its provider */
+export function useYardOnDevice(): YardOnDevice {
+  const yard = useContext(YardContext);
+  if (!yard) throw new Error('No yard above this component.');
+  return yard;
+}

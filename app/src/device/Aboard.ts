@@ -1,0 +1,189 @@
+import type { BoatLine } from '@harbor-latch/core/wire/index';
+import type { BoatRow, FeedRow, OnDevice, Waiting } from './rows';
+import { memoryTables, type Change, type Table, type Tables } from './tables';
+
+/** What is told between the tabs of this device. */
+export interface Channel {
+  postMessage(message: string): void;
+  addEventListener(type: 'message', listen: (event: { readonly data: unknown }) => void): void;
+}
+
+/**
+ * What this device has aboard: the tables, and in memory the part of them that every page needs. Whatever one tab
+ * changes all tabs hear of.
+ */
+export class Aboard {
+  /** True once what lay on the device was read. */
+  ready = false;
+  boats: ReadonlyMap<string, BoatRow> = new Map();
+  lines: ReadonlyMap<string, BoatLine> = new Map();
+  waiting: readonly Waiting[] = [];
+  feed: FeedRow | null = null;
+  private tables: Tables;
+  private readonly listeners = new Set<() => void>();
+  private readonly hearers = new Set<(message: unknown) => void>();
+  private reading: Promise<void> = Promise.resolve();
+  private writes = 0;
+
+  constructor(
+    tables: Tables,
+    private readonly channel: Channel,
+    there?: OnDevice,
+  ) {
+    this.tables = tables;
+    if (there) {
+      this.take(there);
+      this.ready = true;
+    }
+    channel.addEventListener('message', ({ data }) => {
+      if (data === 'changed') void this.read();
+      else for (const hear of this.hearers) hear(data);
+    });
+  }
+
+  /** Whether what is kept outlasts the page. */
+  get lasting(): boolean {
+    return this.tables.lasting;
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Says something to the other tabs. */
+  say(message: string): void {
+    this.channel.postMessage(message);
+  }
+
+  /** Calls at everything another tab says. */
+  hear(call: (message: unknown) => void): void {
+    this.hearers.add(call);
+  }
+
+  /** Reads what lies on the device. */
+  read(): Promise<void> {
+    this.reading = this.reading.then(async () => {
+      try {
+        // What this page wrote while it was read may not be in it: then it is read again.
+        for (let before = -1; before !== this.writes;) {
+          before = this.writes;
+          const there = await this.tables.read();
+          if (before === this.writes) this.take(there);
+        }
+      } catch {
+        this.fallBack();
+      }
+      this.ready = true;
+      this.tell();
+    });
+    return this.reading;
+  }
+
+  /** Changes what lies on the device, all of it or nothing; where there is no room, in memory alone from then on. */
+  async change<T>(work: (change: Change) => Promise<T>): Promise<T> {
+    const touched = noting();
+    let done: T;
+    try {
+      done = await this.tables.change((change) => work(touched.over(change)));
+    } catch (error) {
+      if (!this.tables.lasting) throw error;
+      this.fallBack();
+      touched.clear();
+      done = await this.tables.change((change) => work(touched.over(change)));
+    }
+    if (touched.apply(this)) {
+      this.writes += 1;
+      this.tell();
+      this.channel.postMessage('changed');
+    }
+    return done;
+  }
+
+  photo(id: string) {
+    return this.tables.photo(id);
+  }
+
+  private fallBack(): void {
+    const { boats, lines, waiting, feed } = this;
+    this.tables = memoryTables({ boats: [...boats.values()], lines: [...lines.values()], waiting, feed });
+  }
+
+  private take({ boats, lines, waiting, feed }: OnDevice): void {
+    this.boats = asBefore(this.boats, boats);
+    this.lines = new Map(lines.map((line) => [line.id, line]));
+    this.waiting = waiting;
+    this.feed = feed;
+  }
+
+  private tell(): void {
+    for (const listener of this.listeners) listener();
+  }
+}
+
+/** Rows that were not written since are the same objects. */
+function asBefore(before: ReadonlyMap<string, BoatRow>, rows: readonly BoatRow[]): ReadonlyMap<string, BoatRow> {
+  return new Map(
+    rows.map((row) => {
+      const last = before.get(row.id);
+      return [row.id, last?.rev === row.rev ? last : row];
+    }),
+  );
+}
+
+/** Notes what a change writes, so that what is held in memory follows without reading it all again. */
+function noting() {
+  type Written<Row> = Map<string, Row | null>;
+  const written = {
+    boats: new Map() as Written<BoatRow>,
+    lines: new Map() as Written<BoatLine>,
+    waiting: new Map() as Written<Waiting>,
+    feed: new Map() as Written<FeedRow>,
+  };
+  const over = <Row>(table: Table<Row>, rows: Written<Row>, keyOf: (row: Row) => string): Table<Row> => ({
+    get: (key: string) => table.get(key),
+    all: () => table.all(),
+    put: (row: Row) => {
+      rows.set(keyOf(row), row);
+      return table.put(row);
+    },
+    delete: (key: string) => {
+      rows.set(key, null);
+      return table.delete(key);
+    },
+  });
+  return {
+    over: (change: Change): Change => ({
+      boats: over(change.boats, written.boats, ({ id }) => id),
+      lines: over(change.lines, written.lines, ({ id }) => id),
+      waiting: over(change.waiting, written.waiting, ({ id }) => id),
+      feed: over(change.feed, written.feed, ({ key }) => key),
+      photos: change.photos,
+    }),
+    clear: () => {
+      for (const rows of Object.values(written)) rows.clear();
+    },
+    apply: (aboard: Aboard): boolean => {
+      const { boats, lines, waiting, feed } = written;
+      if (boats.size + lines.size + waiting.size + feed.size === 0) return false;
+      if (boats.size > 0) aboard.boats = withRows(aboard.boats, boats);
+      if (lines.size > 0) aboard.lines = withRows(aboard.lines, lines);
+      if (waiting.size > 0) {
+        const all = withRows(new Map(aboard.waiting.map((one) => [one.id, one])), waiting);
+        aboard.waiting = [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+      }
+      const [row] = feed.values();
+      if (row !== undefined) aboard.feed = row;
+      return true;
+    },
+  };
+}
+
+function withRows<Row>(before: ReadonlyMap<string, Row>, written: ReadonlyMap<string, Row | null>): Map<string, Row> {
+  const after = new Map(before);
+  for (const [key, row] of written) {
+    if (row === null) after.delete(key);
+    else after.set(key, row);
+  }
+  return after;
+}

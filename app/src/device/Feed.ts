@@ -1,0 +1,157 @@
+import type { Changes, StoredBoat } from '@harbor-latch/core/wire/index';
+import { ServerAway, ServerProblem } from '../data/api';
+import type { Aboard } from './Aboard';
+import { applyChanges, fetched } from './changes';
+import type { BoatRow } from './rows';
+
+/** The server, as far as what changed comes from it. */
+export interface Source {
+  changes(after: string | null, jobs: boolean): Promise<Changes>;
+  boats(ids: readonly string[]): Promise<readonly StoredBoat[]>;
+  /** Calls whenever there is something new, until it is ended. `onEnd` where it broke off. */
+  listen(onNews: () => void, onEnd: () => void): () => void;
+}
+
+/** A yard of at most so many boats is here whole. */
+const MOST_ABOARD = 500;
+/** In a larger one, boats stay that were opened in so many days. */
+const STAY_MS = 90 * 24 * 3600 * 1000;
+const BOATS_AT_ONCE = 25;
+const ASK_EVERY_MS = 60_000;
+const LISTEN_AGAIN_MS = 3000;
+
+export type FeedState =
+  { readonly kind: 'asking' | 'current' | 'away' } | { readonly kind: 'failed'; readonly message: string };
+
+/** Keeps this device in step with the yard: asks what changed, and is told when there is something. */
+export class Feed {
+  state: FeedState = { kind: 'asking' };
+  private readonly listeners = new Set<() => void>();
+  private asking: Promise<void> | undefined;
+  private again = false;
+  private endListening: (() => void) | undefined;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private running = false;
+
+  constructor(
+    private readonly aboard: Aboard,
+    private readonly source: Source,
+    private readonly now: () => number,
+    /** Told whenever the server was reached. */
+    private readonly onReached: () => void = () => undefined,
+  ) {}
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Begins: this tab is the one that asks. */
+  start(): void {
+    this.running = true;
+    void this.ask();
+  }
+
+  stop(): void {
+    this.running = false;
+    clearTimeout(this.timer);
+    this.endListening?.();
+    this.endListening = undefined;
+  }
+
+  /** Asks what changed, now. */
+  ask = (): Promise<void> => {
+    if (this.asking) {
+      this.again = true;
+      return this.asking;
+    }
+    this.asking = this.askUntilCurrent().finally(() => (this.asking = undefined));
+    return this.asking;
+  };
+
+  /** Brings boats onto this device that are not here whole. @throws ServerAway */
+  async bring(ids: readonly string[]): Promise<void> {
+    const boats = await this.source.boats(ids);
+    await this.aboard.change((change) => fetched(change, boats, this.now()));
+  }
+
+  private async askUntilCurrent(): Promise<void> {
+    clearTimeout(this.timer);
+    try {
+      do {
+        this.again = false;
+        await this.catchUp();
+      } while (this.again);
+      this.set({ kind: 'current' });
+      this.onReached();
+      this.listen();
+    } catch (error) {
+      this.endListening?.();
+      this.endListening = undefined;
+      if (error instanceof ServerProblem) this.set({ kind: 'failed', message: error.message });
+      else this.set({ kind: 'away' });
+      if (!(error instanceof ServerProblem) && !(error instanceof ServerAway)) throw error;
+    } finally {
+      const waitMs = this.state.kind === 'current' ? ASK_EVERY_MS : LISTEN_AGAIN_MS * 2;
+      if (this.running) this.timer = setTimeout(() => void this.ask(), waitMs);
+    }
+  }
+
+  private async catchUp(): Promise<void> {
+    const { feed } = this.aboard;
+    let whole = feed?.whole ?? true;
+    let seen: Set<string> | null = null;
+    const older: string[] = [];
+    for (let after = feed?.point ?? null, more = true; more;) {
+      let page = await this.source.changes(after, whole);
+      if (page.whole) {
+        seen = new Set();
+        const fits = page.boats <= MOST_ABOARD;
+        if (whole !== fits) {
+          whole = fits;
+          page = await this.source.changes(null, whole);
+        }
+      }
+      for (const one of page.changes) if (one.kind === 'boat') seen?.add(one.line.id);
+      const behind = page;
+      older.push(...(await this.aboard.change((change) => applyChanges(change, behind, { whole, seen }))));
+      ({ next: after, more } = page);
+    }
+    for (let at = 0; at < older.length; at += BOATS_AT_ONCE) await this.bring(older.slice(at, at + BOATS_AT_ONCE));
+    if (!whole) await this.letGo();
+  }
+
+  /** In a large yard boats that nobody opened for long are here in a few lines alone. */
+  private async letGo(): Promise<void> {
+    const waiting = new Set(this.aboard.waiting.map(({ boatId }) => boatId));
+    const rested = (row: BoatRow) =>
+      row.usedAt < this.now() - STAY_MS &&
+      row.basedOn !== null &&
+      row.trouble === null &&
+      !waiting.has(row.id) &&
+      Object.keys(row.typed).length === 0;
+    const gone = [...this.aboard.boats.values()].filter(rested);
+    if (gone.length === 0) return;
+    await this.aboard.change(async (change) => {
+      for (const { id } of gone) await change.boats.delete(id);
+    });
+  }
+
+  private listen(): void {
+    if (!this.running) return;
+    this.endListening ??= this.source.listen(
+      () => void this.ask(),
+      () => {
+        this.endListening = undefined;
+        clearTimeout(this.timer);
+        if (this.running) this.timer = setTimeout(() => void this.ask(), LISTEN_AGAIN_MS);
+      },
+    );
+  }
+
+  private set(state: FeedState): void {
+    if (state.kind === this.state.kind && state.kind !== 'failed') return;
+    this.state = state;
+    for (const listener of this.listeners) listener();
+  }
+}

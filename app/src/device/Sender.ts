@@ -1,0 +1,181 @@
+import type { Kept, Version } from '@harbor-latch/core/wire/index';
+import type { Job } from '@harbor-latch/core/job/index';
+import { ServerAway, ServerProblem } from '../data/api';
+import type { Aboard } from './Aboard';
+import { goingOut, refused, stale, taken, type Hand } from './changes';
+import type { Waiting } from './rows';
+
+/** What is sent with every write. */
+export interface Sent {
+  readonly key: string;
+  readonly by: string;
+}
+
+/** The server, as far as what waits goes to it. */
+export interface Receiver {
+  put(job: Job, basedOn: number | null, sent: Sent & { readonly kept: Kept | null }): Promise<Version>;
+  remove(id: string, basedOn: number, sent: Sent): Promise<void>;
+  aside(lost: Job, basedOn: number, sent: Sent): Promise<Version>;
+  photo(id: string, bytes: Blob, sent: Sent): Promise<void>;
+}
+
+/** Pauses after the server was not reached, ms: they grow, and never longer than a minute. */
+const SHORTEST_PAUSE_MS = 1000;
+const LONGEST_PAUSE_MS = 60_000;
+/** So many boats are under way at once; of each boat one change. */
+const AT_ONCE = 3;
+
+/**
+ * Sends what waits, in the order in which it came to wait, one change of a boat at a time. One tab of this device
+ * does: it stops at nothing but a refusal, which waits for the user.
+ */
+export class Sender {
+  /** Boats of which something is under way. */
+  readonly sending = new Set<string>();
+  /** Whether the server was not reached when something was last sent to it. */
+  away = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private tries = 0;
+  private pausedUntil = 0;
+  private running = false;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(
+    private readonly aboard: Aboard,
+    private readonly receiver: Receiver,
+    private readonly hand: () => Hand,
+    /** Told of each change the server took. */
+    private readonly onTaken: () => void = () => undefined,
+  ) {}
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Begins: this tab is the one that sends. */
+  start(): void {
+    this.running = true;
+    this.aboard.subscribe(this.look);
+    this.look();
+  }
+
+  stop(): void {
+    this.running = false;
+    clearTimeout(this.timer);
+  }
+
+  /** Sends what waits now, whatever it rests or pauses for. */
+  now = (): void => {
+    this.pausedUntil = 0;
+    this.tries = 0;
+    this.look(true);
+  };
+
+  /** The server was reached: there is no reason to pause any more. */
+  reached(): void {
+    if (this.pausedUntil > 0) this.now();
+  }
+
+  private look = (hurry: boolean | unknown = false): void => {
+    if (!this.running) return;
+    clearTimeout(this.timer);
+    const { now } = this.hand();
+    const next = this.nextOfEach();
+    const ready = next.filter(({ dueAt }) => hurry === true || dueAt <= now);
+    if (this.pausedUntil > now) {
+      this.timer = setTimeout(this.look, this.pausedUntil - now);
+      return;
+    }
+    for (const one of ready.slice(0, AT_ONCE - this.sending.size)) void this.send(one);
+    const rest = next.filter(({ dueAt }) => dueAt > now).map(({ dueAt }) => dueAt - now);
+    if (rest.length > 0 && hurry !== true) this.timer = setTimeout(this.look, Math.min(...rest));
+  };
+
+  /** Of each boat the first that waits, unless one of hers is under way or waits for the user. */
+  private nextOfEach(): Waiting[] {
+    const seen = new Set<string>();
+    return this.aboard.waiting.filter((one) => {
+      if (seen.has(one.boatId)) return false;
+      seen.add(one.boatId);
+      const stuck = one.kind !== 'photo' && this.aboard.boats.get(one.boatId)?.trouble;
+      return !stuck && !this.sending.has(one.boatId);
+    });
+  }
+
+  private async send({ id, boatId }: Waiting): Promise<void> {
+    this.sending.add(boatId);
+    this.tell();
+    try {
+      const one = await this.aboard.change((change) => goingOut(change, id));
+      if (one) await this.deliver(one);
+    } catch {
+      this.pause();
+    }
+    this.sending.delete(boatId);
+    this.tell();
+    this.look();
+  }
+
+  private async deliver(one: Waiting): Promise<void> {
+    try {
+      const version = await this.handOver(one);
+      this.settled();
+      await this.aboard.change((change) => taken(change, one, version, this.hand()));
+      this.onTaken();
+    } catch (error) {
+      if (error instanceof ServerProblem && error.status === 412)
+        await this.aboard.change((change) => stale(change, one, error.current ?? null, this.hand()));
+      else if (error instanceof ServerProblem)
+        await this.aboard.change((change) => refused(change, one, error.message, this.hand()));
+      else if (error instanceof ServerAway) this.pause();
+      else throw error;
+      if (error instanceof ServerProblem) this.settled();
+    }
+  }
+
+  private async handOver(one: Waiting): Promise<Version | null> {
+    const sent = { key: one.id, by: one.by };
+    switch (one.kind) {
+      case 'save':
+        return one.sent && this.receiver.put(one.sent.job, one.sent.basedOn, { ...sent, kept: one.kept });
+      case 'remove':
+        if (one.sent) await this.receiver.remove(one.boatId, one.sent.basedOn, sent);
+        return null;
+      case 'aside':
+        return one.sent && this.receiver.aside(one.lost, one.sent.basedOn, sent);
+      case 'photo': {
+        const photo = await this.aboard.photo(one.photoId);
+        if (photo) await this.receiver.photo(one.photoId, photo.blob, sent);
+        return null;
+      }
+      default:
+        return one satisfies never;
+    }
+  }
+
+  private settled(): void {
+    this.tries = 0;
+    this.pausedUntil = 0;
+    this.setAway(false);
+  }
+
+  private pause(): void {
+    // A little more or less, so that not all devices come back in the same moment.
+    const share = 0.75 + (this.hand().now % 101) / 202;
+    this.pausedUntil =
+      this.hand().now + Math.min(LONGEST_PAUSE_MS, SHORTEST_PAUSE_MS * 2 ** Math.min(this.tries, 10)) * share;
+    this.tries += 1;
+    this.setAway(true);
+  }
+
+  private setAway(away: boolean): void {
+    if (this.away === away) return;
+    this.away = away;
+    this.tell();
+  }
+
+  private tell(): void {
+    for (const listener of this.listeners) listener();
+  }
+}

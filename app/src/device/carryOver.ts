@@ -1,0 +1,54 @@
+import { readJob } from '@harbor-latch/core/file/index';
+import type { Job } from '@harbor-latch/core/job/index';
+import type { Aboard } from './Aboard';
+import { keepCarried, type Hand } from './changes';
+
+const KEY = 'latch.draft.';
+
+/** What earlier releases kept of a boat in the browser's small storage. */
+interface OldDraft {
+  readonly job: Job;
+  readonly basedOn: number | null;
+  readonly base: Job | null;
+  readonly typed: Readonly<Record<string, string>>;
+}
+
+/** A text that an earlier release kept and that cannot be read as a boat. */
+export interface Unread {
+  readonly key: string;
+  readonly text: string;
+  readonly why: string;
+}
+
+/** Carries over what earlier releases kept, once. @returns what could not be read: it stays where it lies */
+export async function carryOver(storage: Storage, aboard: Aboard, hand: Hand): Promise<readonly Unread[]> {
+  const unread: Unread[] = [];
+  for (const key of Object.keys(storage).filter((one) => one.startsWith(KEY))) {
+    const text = storage.getItem(key) ?? '';
+    const old = oldDraft(text);
+    if ('why' in old) unread.push({ key, text, why: old.why });
+    else {
+      await aboard.change((change) => keepCarried(change, old, hand));
+      if (aboard.lasting) storage.removeItem(key);
+    }
+  }
+  return unread;
+}
+
+function oldDraft(text: string): OldDraft | { readonly why: string } {
+  let kept: Partial<OldDraft>;
+  try {
+    kept = (JSON.parse(text) ?? {}) as Partial<OldDraft>;
+  } catch {
+    return { why: 'It was cut short.' };
+  }
+  const read = readJob(kept.job);
+  if (!read.ok) return { why: read.problems[0].message };
+  const base = kept.base ? readJob(kept.base) : null;
+  return {
+    job: read.job,
+    basedOn: typeof kept.basedOn === 'number' ? kept.basedOn : null,
+    base: base?.ok ? base.job : null,
+    typed: kept.typed ?? {},
+  };
+}

@@ -1,0 +1,77 @@
+import type { Job } from '@harbor-latch/core/job/index';
+import type { BoatLine, Kept, StoredBoat } from '@harbor-latch/core/wire/index';
+
+/** What stands between a boat on this device and the server's copy until somebody decides. */
+export type Trouble =
+  | { readonly kind: 'refused'; readonly message: string }
+  /** Both sides changed the same; `current` is null where the boat was removed elsewhere. */
+  | { readonly kind: 'conflict'; readonly current: StoredBoat | null };
+
+/** A boat as this device keeps her. */
+export interface BoatRow {
+  readonly id: string;
+  readonly job: Job;
+  /** Version of the server's copy this was changed from; null for a boat the server has not seen. */
+  readonly basedOn: number | null;
+  /** The server's copy this was changed from; null where there was none. */
+  readonly base: Job | null;
+  /** Texts that could not be read as values, by path; kept so that nothing typed is lost. */
+  readonly typed: Readonly<Record<string, string>>;
+  /** Counts the writings of this row, by whichever tab. */
+  readonly rev: number;
+  readonly trouble: Trouble | null;
+  /** Removed here, and the server does not know yet. */
+  readonly removed: boolean;
+  /** When she was last opened here, ms since 1970. */
+  readonly usedAt: number;
+}
+
+interface WaitingBase {
+  /** A UUIDv7, by which the server knows it when it comes again; in order of time. */
+  readonly id: string;
+  readonly boatId: string;
+  /** Name of the boat, for the list of what waits. */
+  readonly name: string;
+  /** Since when it waits, and until when it rests for what may follow, ms since 1970. */
+  readonly at: number;
+  readonly dueAt: number;
+  readonly by: string;
+}
+
+/** What waits to be sent to the server. What once went out goes out again the same, until it is answered. */
+export type Waiting = WaitingBase &
+  (
+    | {
+        readonly kind: 'save';
+        readonly kept: Kept | null;
+        readonly sent: { readonly job: Job; readonly basedOn: number | null } | null;
+      }
+    | { readonly kind: 'remove'; readonly sent: { readonly basedOn: number } | null }
+    | { readonly kind: 'aside'; readonly lost: Job; readonly sent: { readonly basedOn: number } | null }
+    | { readonly kind: 'photo'; readonly photoId: string; readonly sent: null }
+  );
+
+/** A photograph on this device: whole while it waits or is asked for, small always. */
+export interface PhotoRow {
+  readonly id: string;
+  readonly blob: Blob;
+  readonly at: number;
+}
+
+/** Up to where this device has read the yard's changes. */
+export interface FeedRow {
+  readonly key: 'feed';
+  readonly point: string;
+  /** How many boats the yard had then. */
+  readonly boats: number;
+  /** Whether every boat of the yard is here whole. */
+  readonly whole: boolean;
+}
+
+/** Everything that is read when the application opens. */
+export interface OnDevice {
+  readonly boats: readonly BoatRow[];
+  readonly lines: readonly BoatLine[];
+  readonly waiting: readonly Waiting[];
+  readonly feed: FeedRow | null;
+}

@@ -1,0 +1,141 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { BoatLine } from '@harbor-latch/core/wire/index';
+import type { BoatRow, FeedRow, OnDevice, PhotoRow, Waiting } from './rows';
+
+/** One table within a change. */
+export interface Table<Row> {
+  get(key: string): Promise<Row | undefined>;
+  all(): Promise<Row[]>;
+  put(row: Row): Promise<unknown>;
+  delete(key: string): Promise<unknown>;
+}
+
+/** The tables of this device within one change: all of it is kept, or nothing. Only these may be waited for in it. */
+export interface Change {
+  readonly boats: Table<BoatRow>;
+  readonly lines: Table<BoatLine>;
+  readonly waiting: Table<Waiting>;
+  readonly photos: Table<PhotoRow>;
+  readonly feed: Table<FeedRow>;
+}
+
+/** What this device keeps. */
+export interface Tables {
+  /** False where it is held in memory alone and is gone with the page. */
+  readonly lasting: boolean;
+  read(): Promise<OnDevice>;
+  photo(id: string): Promise<PhotoRow | undefined>;
+  change<T>(work: (change: Change) => Promise<T>): Promise<T>;
+}
+
+interface Schema extends DBSchema {
+  boats: { key: string; value: BoatRow };
+  lines: { key: string; value: BoatLine };
+  waiting: { key: string; value: Waiting };
+  photos: { key: string; value: PhotoRow };
+  feed: { key: string; value: FeedRow };
+}
+
+const NAMES = ['boats', 'lines', 'waiting', 'photos', 'feed'] as const;
+const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', feed: 'key' } as const;
+
+/**
+ * The browser's own database. @throws where the browser refuses one
+ * @param onTaken told when another tab brings a newer release, for which this one had to let go
+ */
+export async function openTables(name: string, onTaken: () => void): Promise<Tables> {
+  const database: IDBPDatabase<Schema> = await openDB<Schema>(name, 1, {
+    upgrade: (fresh) => {
+      for (const table of NAMES) fresh.createObjectStore(table, { keyPath: KEYS[table] });
+    },
+    blocking: () => {
+      database.close();
+      onTaken();
+    },
+  });
+  return {
+    lasting: true,
+    read: async () => {
+      const reading = database.transaction(['boats', 'lines', 'waiting', 'feed']);
+      const [boats, lines, waiting, feed] = await Promise.all([
+        reading.objectStore('boats').getAll(),
+        reading.objectStore('lines').getAll(),
+        reading.objectStore('waiting').getAll(),
+        reading.objectStore('feed').get('feed'),
+      ]);
+      return { boats, lines, waiting, feed: feed ?? null };
+    },
+    photo: (id) => database.get('photos', id),
+    change: async (work) => {
+      const writing = database.transaction([...NAMES], 'readwrite', { durability: 'strict' });
+      // Its end is waited for below; a failure before that is told there too.
+      writing.done.catch(() => undefined);
+      const table = <Name extends (typeof NAMES)[number]>(of: Name): Table<Schema[Name]['value']> => {
+        const store = writing.objectStore(of);
+        return {
+          get: (key) => store.get(key),
+          all: () => store.getAll(),
+          put: (row) => store.put(row),
+          delete: (key) => store.delete(key),
+        };
+      };
+      try {
+        const done = await work({
+          boats: table('boats'),
+          lines: table('lines'),
+          waiting: table('waiting'),
+          photos: table('photos'),
+          feed: table('feed'),
+        });
+        await writing.done;
+        return done;
+      } catch (error) {
+        try {
+          writing.abort();
+        } catch {
+          // It has ended already.
+        }
+        throw error;
+      }
+    },
+  };
+}
+
+/** The same in memory, where the browser gives no place: it is gone with the page. */
+export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [], feed: null }): Tables {
+  const boats = new Map(from.boats.map((row) => [row.id, row]));
+  const lines = new Map(from.lines.map((row) => [row.id, row]));
+  const waiting = new Map(from.waiting.map((row) => [row.id, row]));
+  const feed = new Map(from.feed ? [[from.feed.key, from.feed]] : []);
+  const photos = new Map<string, PhotoRow>();
+  const table = <Row>(rows: Map<string, Row>, keyOf: (row: Row) => string): Table<Row> => ({
+    get: async (key) => rows.get(key),
+    all: async () => [...rows].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, row]) => row),
+    put: async (row) => void rows.set(keyOf(row), row),
+    delete: async (key) => void rows.delete(key),
+  });
+  const tables: Change = {
+    boats: table(boats, ({ id }) => id),
+    lines: table(lines, ({ id }) => id),
+    waiting: table(waiting, ({ id }) => id),
+    photos: table(photos, ({ id }) => id),
+    feed: table<FeedRow>(feed, ({ key }) => key),
+  };
+  // One change at a time, as the browser's own database does it.
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    lasting: false,
+    read: async () => ({
+      boats: await tables.boats.all(),
+      lines: await tables.lines.all(),
+      waiting: await tables.waiting.all(),
+      feed: (await tables.feed.get('feed')) ?? null,
+    }),
+    photo: (id) => tables.photos.get(id),
+    change: (work) => {
+      const done = last.then(() => work(tables));
+      last = done.catch(() => undefined);
+      return done;
+    },
+  };
+}
