@@ -19,6 +19,8 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: '../.local/results/browser.json' }]],
   use: {
     baseURL: address,
+    // Every page would fetch the whole application for it; the journeys without a server allow it.
+    serviceWorkers: 'block',
     launchOptions: chromiumLaunch,
     screenshot: 'only-on-failure',
   },

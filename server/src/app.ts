@@ -127,7 +127,7 @@ function securityHeaders(): RequestHandler {
 
 function serveWeb(app: Express, folder: string): void {
   const aYear = 365 * 24 * 3600 * 1000;
-  const hashed = /[.-][0-9a-f]{32}\.\w+$/;
+  const hashed = /[.-][0-9a-f]{32}(@\dx)?\.\w+$/;
   app.use(
     expressStaticGzip(folder, {
       enableBrotli: true,

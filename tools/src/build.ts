@@ -78,7 +78,28 @@ async function buildWeb(): Promise<void> {
   if (status !== 0) throw new Error(`The web application could not be built.\n${stdout}\n${stderr}`);
   preloadFonts(webFolder);
   showBeforeScripts(webFolder);
+  await buildServiceWorker(webFolder);
   await compressFolder(webFolder);
+}
+
+/** Bundles what keeps the application on the device, around the list of its files with what changes when they change. */
+export async function buildServiceWorker(folder: string): Promise<void> {
+  const hashed = /[.-][0-9a-f]{32}(@\dx)?\.\w+$/;
+  const revisionOf = (path: string) =>
+    hashed.test(path) ? null : createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16);
+  const files = filesIn(folder)
+    .filter((path) => !/\.(br|gz|map)$/.test(path) && !['sw.js', 'metadata.json'].includes(relative(folder, path)))
+    .map((path) => ({ url: `/${relative(folder, path).split(sep).join('/')}`, revision: revisionOf(path) }));
+  await bundle({
+    entryPoints: [join(root, 'app/sw/serviceWorker.ts')],
+    outfile: join(folder, 'sw.js'),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'esnext',
+    legalComments: 'none',
+    define: { FILES: JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
+  });
 }
 
 /** Fonts are asked for with the first page, not only once its code has run: nothing is shown before they are there. */
@@ -101,6 +122,8 @@ function showBeforeScripts(folder: string): void {
     '<div style="margin:auto;padding:24px;font:18px/1.5 system-ui,sans-serif;text-align:center">' +
     '<b style="font-size:24px">Harbor Latch</b><br>Opening your boats …</div>';
   const colours =
+    '<link rel="manifest" href="/manifest.webmanifest"><meta name="theme-color" content="#0F5C78">' +
+    '<link rel="apple-touch-icon" href="/icon-192.png">' +
     '<style>:root{color-scheme:light dark}body{background:#EFEEE9;color:#1B1D1F}' +
     '@media(prefers-color-scheme:dark){body{background:#101315;color:#F1F3F3}}</style>';
   const html = readFileSync(page, 'utf8');

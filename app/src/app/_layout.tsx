@@ -12,6 +12,7 @@ import { AssessmentsContext, makeAssessments } from '../data/assessment';
 import { DraftsContext } from '../data/boats';
 import { openYard, YardContext } from '../data/yardOnDevice';
 import type { Feed } from '../device/Feed';
+import { release } from '../data/release';
 import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
 import icons from '../../assets/icons.ttf';
@@ -44,6 +45,13 @@ function whenAnswered(feed: Feed, call: () => void): () => void {
   return () => waiting();
 }
 
+/** Every page on the device, now and for when there is no network. */
+async function aheadAndKept(): Promise<void> {
+  await fetchScreensAhead();
+  // Where the browser refuses, the application works with a network alone.
+  await release.keepOnDevice().catch(() => undefined);
+}
+
 export default function RootLayout() {
   const [fontsReady, fontsFailed] = useFonts({
     Atkinson: AtkinsonRegular,
@@ -73,7 +81,7 @@ export default function RootLayout() {
   usePageStyle(theme.palette);
 
   const shown = fontsReady || fontsFailed !== null;
-  useEffect(() => (shown ? whenAnswered(yard.feed, () => void fetchScreensAhead()) : undefined), [shown, yard]);
+  useEffect(() => (shown ? whenAnswered(yard.feed, () => void aheadAndKept()) : undefined), [shown, yard]);
 
   if (!shown) return <View />;
   return (

@@ -141,7 +141,7 @@ describe('what was typed', () => {
     server.refuses = 'Not like that.';
     tab.store.change(id, named('Odd'));
     await later(1000);
-    expect(tab.draft(id)?.save).toEqual({ kind: 'refused', message: 'Not like that.' });
+    expect(tab.draft(id)?.save).toEqual({ kind: 'refused', message: 'The server did not take this: Not like that.' });
     await later(300_000);
     expect(server.puts).toEqual([]);
     server.refuses = null;

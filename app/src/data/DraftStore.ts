@@ -1,6 +1,7 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
 import type { Kept } from '@harbor-latch/core/wire/index';
+import { v4 } from 'uuid';
 import { followGuesses } from '@harbor-latch/core/water/followGuesses';
 import type { Aboard } from '../device/Aboard';
 import { keepEdit, removeBoat, sameJob, settle, tryAgain, type Hand, type Settlement } from '../device/changes';
@@ -62,6 +63,15 @@ export class DraftStore {
     const { id } = job.boat;
     this.work.set(id, { ...opened(job, {}), seen: null, row: null, kept: null });
     this.keep(id);
+  }
+
+  /** Adds a boat that is like another as she stands here. @returns her id */
+  addCopy(id: string): string | null {
+    const job = this.work.get(id)?.job;
+    if (!job) return null;
+    const boat = { ...job.boat, id: v4(), name: `${job.boat.name}, copy`.slice(0, 200) };
+    this.add({ ...job, boat });
+    return boat.id;
   }
 
   /** Replaces a boat's job; `undo` brings the one before back. */

@@ -40,6 +40,8 @@ export interface YardBoat {
 }
 
 export interface Yard extends YardState {
+  /** Whether every boat is on this device whole. */
+  readonly whole: boolean;
   readonly boats: readonly YardBoat[];
 }
 
@@ -63,7 +65,7 @@ function useWhileSeen<Value>(store: { subscribe(listener: () => void): () => voi
 }
 
 /** How the yard stands against the server. */
-function useYardState(): YardState {
+export function useYardState(): YardState {
   const { aboard, feed, sender } = useYardOnDevice();
   const ready = useSyncExternalStore(aboard.subscribe, () => aboard.ready);
   const read = useSyncExternalStore(aboard.subscribe, () => aboard.feed !== null);
@@ -117,7 +119,8 @@ export function useYard(): Yard {
       .flatMap((id) => yardBoat(drafts.get(id), told.get(id)) ?? [])
       .sort((a, b) => collator.compare(a.line.name, b.line.name));
   }, [drafts, told, rows]);
-  return useMemo(() => ({ ...state, boats }), [state, boats]);
+  const whole = aboard.feed?.whole ?? true;
+  return useMemo(() => ({ ...state, boats, whole }), [state, boats, whole]);
 }
 
 const collator = new Intl.Collator();

@@ -127,7 +127,9 @@ export class Sender {
       if (error instanceof ServerProblem && error.status === 412)
         await this.aboard.change((change) => stale(change, one, error.current ?? null, this.hand()));
       else if (error instanceof ServerProblem)
-        await this.aboard.change((change) => refused(change, one, error.message, this.hand()));
+        await this.aboard.change((change) =>
+          refused(change, one, `The server did not take this: ${error.message}`, this.hand()),
+        );
       else if (error instanceof ServerAway) this.pause();
       else throw error;
       if (error instanceof ServerProblem) this.settled();

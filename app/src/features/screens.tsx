@@ -10,6 +10,7 @@ const Boat = lazily(() => import('./boatPages').then(({ BoatScreen: screen }) =>
 const Circuit = lazily(() => import('./boatPages').then(({ CircuitScreen: screen }) => screen));
 const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: screen }) => screen));
 const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
+const Waiting = lazily(() => import('./waiting/WaitingScreen').then(({ WaitingScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 
 /**
@@ -40,10 +41,11 @@ export const BoatScreen = resting(Boat);
 export const CircuitScreen = resting(Circuit);
 export const VersionsScreen = resting(Versions);
 export const ReferenceScreen = resting(Reference);
+export const WaitingScreen = resting(Waiting);
 export const SettingsScreen = resting(Settings);
 
 /** The order in which a user is likely to come to them. */
-const likely = [Yard, Boat, Circuit, Reference, Settings, Versions];
+const likely = [Yard, Boat, Circuit, Reference, Settings, Versions, Waiting];
 
 /** Brings every page onto the device, one after the other: in the bilge there may be no connection later. */
 export async function fetchScreensAhead(): Promise<void> {

@@ -26,9 +26,19 @@ export function SaveNotices({ draft }: { readonly draft: Draft }) {
       <Notice
         tone="stop"
         icon="alert-octagon"
-        actions={<BigButton onPress={() => drafts.saveAll()}>Try again</BigButton>}
+        actions={
+          <>
+            <BigButton onPress={() => drafts.saveAll()}>Try again</BigButton>
+            <BigButton mode="outlined" onPress={() => drafts.addCopy(draft.id)}>
+              Save as a copy
+            </BigButton>
+            <BigButton mode="outlined" onPress={() => exportJob(draft.job)}>
+              Export the job file
+            </BigButton>
+          </>
+        }
       >
-        {`The server did not take this: ${save.message} What you entered is kept on this device.`}
+        {`${save.message} What you entered is kept on this device.`}
       </Notice>
     );
   }

@@ -24,6 +24,7 @@ import { BoatDetails } from './BoatDetails';
 import { BoatFindings } from './BoatFindings';
 import { CircuitsCard } from './CircuitsCard';
 import { NewCircuitDialog } from './NewCircuitDialog';
+import { ReleaseNotice } from '../../saving/ReleaseNotice';
 import { SaveNotices } from '../../saving/SaveNotices';
 import { SaveStatus } from '../../saving/SaveStatus';
 
@@ -76,6 +77,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
         </ActionBar>
       }
     >
+      <ReleaseNotice />
       <SaveNotices draft={draft} />
       <CircuitsCard draft={draft} assessed={assessed} />
       <BoatFindings draft={draft} findings={findings} />
@@ -100,11 +102,11 @@ function BoatActions({ draft }: { readonly draft: Draft }) {
   const { job } = draft;
   const { archived } = job.boat;
   const duplicate = () => {
-    const boat = { ...job.boat, id: crypto.randomUUID(), name: `${job.boat.name}, copy`.slice(0, 200) };
-    drafts.add({ ...job, boat });
-    router.navigate(`/boat/${boat.id}`);
+    const copy = drafts.addCopy(draft.id);
+    if (copy === null) return;
+    router.navigate(`/boat/${copy}`);
     say(`Duplicated ${job.boat.name}`, () => {
-      void drafts.remove(boat.id);
+      void drafts.remove(copy);
       router.navigate(`/boat/${draft.id}`);
     });
   };

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
 import { cautions, dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
 import { useSettings, type Settings } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
@@ -47,6 +48,17 @@ export function SettingsScreen() {
     <Screen title="Settings" back="/">
       <Card>
         <View style={{ padding: 14, gap: 20 }}>
+          <Setting title="Your name" under="Beside what you change, so that others see who it was.">
+            <TextInput
+              mode="outlined"
+              label="Name on this device"
+              accessibilityLabel="Name on this device"
+              defaultValue={settings.person}
+              maxLength={80}
+              autoComplete="name"
+              onChangeText={(person) => change({ person: person.trim() })}
+            />
+          </Setting>
           <Setting
             title="Units"
             under="Every field also takes the other system: touch its unit, or type it after the number."

@@ -15,7 +15,8 @@ import { Words } from '../../ui/Words';
 
 /** A boat of the yard: its circuits, each with the worst that was found. */
 export const BoatCard = memo(function BoatCard({
-  boat: { id, line },
+  boat: { id, line, job },
+  marked,
   summary,
   open,
   onOpen,
@@ -24,6 +25,8 @@ export const BoatCard = memo(function BoatCard({
   readonly open: boolean;
   readonly onOpen: (id: string, open: boolean) => void;
   readonly boat: YardBoat;
+  /** Whether it is told which boats are on this device: in a yard too large for all of them. */
+  readonly marked: boolean;
   /** What is known of it; undefined while it is being worked out. */
   readonly summary: BoatSummary | undefined;
 }) {
@@ -50,7 +53,8 @@ export const BoatCard = memo(function BoatCard({
               {line.name}
             </Words>
             <Words kind="small" muted>
-              {craft.filter(Boolean).join(' · ') || 'No details yet'}
+              {[...craft.filter(Boolean), marked && job ? 'on this device' : null].filter(Boolean).join(' · ') ||
+                'No details yet'}
             </Words>
             {open || circuits.length === 0 ? null : (
               <Words kind="small">{summary ? foldedWords(summary) : `${circuits.length} circuits`}</Words>

@@ -14,6 +14,9 @@ import { ActivityIndicator } from 'react-native-paper';
 import { useLines } from '../../data/assessment';
 import { judgedIn, useDrafts, useYard, type YardBoat } from '../../data/boats';
 import { choicesOfNew, useSettings, useUnits } from '../../data/settings';
+import { ReleaseNotice } from '../../saving/ReleaseNotice';
+import { UnreadNotice } from '../../saving/UnreadNotice';
+import { WaitingNotice } from '../../saving/WaitingNotice';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Empty } from '../../ui/Empty';
@@ -97,7 +100,10 @@ export function YardScreen() {
         ListHeaderComponentStyle={{ gap: 12 }}
         ListHeaderComponent={
           <>
-            {yard.away ? <ServerAway boats={yard.boats.length} onRetry={yard.retry} /> : null}
+            <ReleaseNotice />
+            <UnreadNotice />
+            <WaitingNotice yard={yard} boats={yard.boats.length} />
+            {yard.error === null ? null : <Refused message={yard.error} onRetry={yard.retry} />}
             <ImportNotice importing={importing} />
             {yard.loading && yard.boats.length === 0 ? (
               <ActivityIndicator style={{ marginTop: 64 }} accessibilityLabel="Loading the boats" />
@@ -131,7 +137,13 @@ export function YardScreen() {
           </>
         }
         renderItem={({ item }: { readonly item: YardBoat }) => (
-          <BoatCard boat={item} summary={lines.get(item.id)} open={isOpen(item.id)} onOpen={setOpen} />
+          <BoatCard
+            boat={item}
+            marked={!yard.whole}
+            summary={lines.get(item.id)}
+            open={isOpen(item.id)}
+            onOpen={setOpen}
+          />
         )}
       />
       {naming ? (
@@ -209,20 +221,19 @@ function useAddBoat(): (boat: NewBoat) => void {
   };
 }
 
-function ServerAway({ boats, onRetry }: { readonly boats: number; readonly onRetry: () => void }) {
+/** What the server says where it does not hand out the yard. */
+function Refused({ message, onRetry }: { readonly message: string; readonly onRetry: () => void }) {
   return (
     <Notice
-      tone="caution"
-      icon="cloud-off-outline"
+      tone="stop"
+      icon="alert-octagon"
       actions={
         <BigButton mode="outlined" onPress={onRetry}>
           Try again
         </BigButton>
       }
     >
-      {boats > 0
-        ? 'The server is away. You see what this device holds; changes are kept here and saved later.'
-        : 'The server is away, and this device holds no boats yet.'}
+      {`The server does not hand out the yard: ${message} You see what this device holds.`}
     </Notice>
   );
 }

@@ -1,0 +1,122 @@
+import type { Page } from '@playwright/test';
+import { Signal } from '../signal';
+import { addBoat, demoBoat, expect, goTo, open, placesOf, storedBoat, test } from '../yard';
+
+test.use({ serviceWorkers: 'allow' });
+
+/** Waits until every file of the application lies on the device. */
+async function onDevice(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+}
+
+test('without a server the application opens from cold on any page, is worked with, and all arrives once later', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  const signal = await Signal.to(baseURL ?? '');
+  const device = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
+  const job = await addBoat(request, demoBoat('alder-wren', 'Aboard'));
+  const first = await device.newPage();
+  await open(first, `${signal.address}/`, 'Yard');
+  await expect(first.getByRole('link', { name: /^Boat Aboard/ })).toBeVisible();
+  await onDevice(first);
+  await first.close();
+  await signal.cut();
+
+  const page = await device.newPage();
+  await open(page, `${signal.address}${placesOf(job).survey}`, 'Main bilge pump');
+  await page.getByLabel('Source to panel, one way, in m').fill('3.3');
+  await expect(page.getByText('Kept on this device, server away').filter({ visible: true })).toBeVisible();
+  await goTo(page, 'Size');
+  await expect(
+    page
+      .getByText(/V at the pump|at the pump/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
+  await goTo(page, 'Bench');
+  await expect(page.getByText('Pump standing. Running light dark.')).toBeVisible();
+  const manual = page.getByRole('radio', { name: 'Manual, hold' });
+  await manual.hover();
+  await page.mouse.down();
+  await expect(page.getByText('Pump running. Running light lit.')).toBeVisible();
+  await page.mouse.up();
+  // A run of a month of the well, in a worker that was never loaded before.
+  await goTo(page, 'Float');
+  await page.getByRole('tab', { name: 'Runs', exact: true }).click();
+  await expect(
+    page
+      .getByText(/flattens the battery|Battery/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
+  // Another page from cold, of another kind; what was changed is there.
+  await page.close();
+  const again = await device.newPage();
+  await open(again, `${signal.address}/`, 'Yard');
+  await expect(again.getByText('1 thing waits for a signal.', { exact: false })).toBeVisible();
+  await again.getByRole('button', { name: 'Look at them' }).click();
+  await expect(again.getByRole('link', { name: 'Aboard: Changes to be saved. Waits for a signal' })).toBeVisible();
+
+  await signal.mend();
+  await again.getByRole('button', { name: 'Send now' }).click();
+  await expect(again.getByText('Nothing waits')).toBeVisible();
+  const stored = await storedBoat(request, job.boat.id);
+  expect([stored.version, stored.job.circuits[0]?.legs.sourceToPanel.lengthM]).toEqual([2, 3.3]);
+  await device.close();
+  await signal.cut();
+});
+
+test('two phones see each other’s changes within a moment, a removed boat goes, and a new one comes', async ({
+  page,
+  browser,
+  baseURL,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Shared'));
+  const device = await browser.newContext({ baseURL: baseURL ?? '', viewport: { width: 390, height: 844 } });
+  const other = await device.newPage();
+  await open(other, placesOf(job).survey, 'Bilge pump');
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await page.getByLabel('Pump amperes, in A').fill('3.3');
+  await expect(other.getByLabel('Pump amperes, in A')).toHaveValue('3.3');
+  await other.getByRole('button', { name: 'Back' }).click();
+  await other.getByRole('button', { name: 'Remove this boat' }).click();
+  await expect(page.getByText('This boat is not here')).toBeVisible();
+  const { boat } = demoBoat('pinnock', 'Come');
+  await addBoat(request, { ...job, boat });
+  await open(page, `/boat/${boat.id}`, 'Come');
+  await device.close();
+});
+
+test('what an earlier release kept on the device is carried over once, and what it left unreadable is handed out', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Carried over'));
+  const changed = { ...job, boat: { ...job.boat, berth: 'Staithe 9' } };
+  const kept = { job: changed, basedOn: 1, base: job, typed: { 'circuits/0/pump/currentA': 'four' } };
+  await page.addInitScript(
+    ([id, text]) => {
+      if (localStorage.getItem('latch.settings') !== null) return;
+      localStorage.setItem('latch.settings', '{}');
+      localStorage.setItem(`latch.draft.${id}`, text ?? '');
+      localStorage.setItem('latch.draft.cut', '{"job":{"format"');
+    },
+    [job.boat.id, JSON.stringify(kept)],
+  );
+  await open(page, '/', 'Yard');
+  await expect(page.getByText(/A change kept by an earlier version cannot be read/)).toBeVisible();
+  const leaving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it as a file' }).click();
+  expect((await leaving).suggestedFilename()).toBe('latch.draft.cut.json');
+  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.boat.berth).toBe('Staithe 9');
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await expect(page.getByLabel('Pump amperes, in A')).toHaveValue('four');
+  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('latch.draft.')))).toEqual([
+    'latch.draft.cut',
+  ]);
+});

@@ -1,0 +1,50 @@
+import { createServer, request as ask, type Server } from 'node:http';
+import type { AddressInfo, Socket } from 'node:net';
+
+/** A way to the server that can be cut and mended, as a signal in a bilge is. */
+export class Signal {
+  private server: Server | undefined;
+  private readonly sockets = new Set<Socket>();
+  private port = 0;
+
+  private constructor(private readonly to: URL) {}
+
+  static async to(address: string): Promise<Signal> {
+    const signal = new Signal(new URL(address));
+    await signal.mend();
+    return signal;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Nothing is reached any more. */
+  async cut(): Promise<void> {
+    const { server } = this;
+    this.server = undefined;
+    for (const socket of this.sockets) socket.destroy();
+    await new Promise<void>((resolve) => (server ? server.close(() => resolve()) : resolve()));
+  }
+
+  /** The server is reached again under the same address. */
+  async mend(): Promise<void> {
+    const server = createServer((incoming, answer) => {
+      const { url: path, method, headers } = incoming;
+      const onward = ask({ host: this.to.hostname, port: this.to.port, path, method, headers }, (from) => {
+        answer.writeHead(from.statusCode ?? 502, from.headers);
+        from.pipe(answer);
+      });
+      onward.on('error', () => answer.destroy());
+      answer.on('close', () => onward.destroy());
+      incoming.pipe(onward);
+    });
+    server.on('connection', (socket) => {
+      this.sockets.add(socket);
+      socket.on('close', () => this.sockets.delete(socket));
+    });
+    await new Promise<void>((resolve) => server.listen(this.port, '127.0.0.1', resolve));
+    this.port = (server.address() as AddressInfo).port;
+    this.server = server;
+  }
+}
