@@ -10,7 +10,7 @@ const node = (name) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.(tsx?|js)$': '<rootDir>/../tools/jestEsbuild.cjs' },
   // Shipped as modules alone.
-  transformIgnorePatterns: ['node_modules/(?!d3-random/)'],
+  transformIgnorePatterns: ['node_modules/(?!(d3-random|uuid)/)'],
   moduleNameMapper: coreMap,
 });
 

@@ -7,7 +7,10 @@ export function useVersions(id: string, current: number | null) {
     queryKey: ['versions', id, current],
     queryFn: ({ pageParam }) => listVersions(id, pageParam),
     initialPageParam: null as number | null,
-    getNextPageParam: (page) => page[page.length - 1]?.version,
+    getNextPageParam: (page) => {
+      const last = page[page.length - 1];
+      return last && !last.first ? last.version : undefined;
+    },
     networkMode: 'always',
     retry: 1,
   });

@@ -1,3 +1,4 @@
+import { v7 } from 'uuid';
 import type { Job } from '@harbor-latch/core/job/index';
 import { lineOf } from '@harbor-latch/core/wire/boatLine';
 import type { Changes, StoredBoat, Version } from '@harbor-latch/core/wire/index';
@@ -156,8 +157,6 @@ export class Channels {
   }
 }
 
-let ids = 0;
-
 /** A tab of a device: what it shows, sends and asks for. */
 export class Tab {
   readonly aboard: Aboard;
@@ -165,11 +164,16 @@ export class Tab {
   readonly feed: Feed;
   readonly store: DraftStore;
 
-  constructor(server: YardServer, tables: Tables = memoryTables(), channels = new Channels(), person = 'Wren') {
+  constructor(
+    server: Pick<YardServer, 'receiver' | 'source'>,
+    tables: Tables = memoryTables(),
+    channels = new Channels(),
+    person = 'Wren',
+  ) {
     const hand = (): Hand => ({
       by: person,
       now: Date.now(),
-      newId: () => `change-${String((ids += 1)).padStart(9, '0')}`,
+      newId: () => v7(),
     });
     this.aboard = new Aboard(tables, channels.open());
     this.sender = new Sender(this.aboard, server.receiver, hand);

@@ -120,18 +120,19 @@ export class BoatStore {
     const written = await this.write(
       id,
       writer,
+      given(json, line, packed(json)),
       sql`insert into boats as b (id, yard_id, version, job, line, saved_by, device)
         select ${id}::uuid, ${this.yard}::uuid,
           coalesce((select max(version) from revisions where boat_id = ${id}::uuid), 0) + 1,
-          ${json}::jsonb, ${line}::jsonb, ${writer.by}, ${writer.device}::uuid
-        where ${notAnswered(writer)}
+          given.job, given.line, ${writer.by}, ${writer.device}::uuid
+        from given where ${notAnswered(writer)}
         on conflict (id) do update set version = b.version + 1, job = excluded.job, line = excluded.line,
           removed = false, saved_at = now(), saved_by = excluded.saved_by, device = excluded.device,
           changed = pg_current_xact_id()
         where b.removed and b.yard_id = ${this.yard}::uuid
         returning b.version, b.saved_at`,
       sql`insert into revisions (boat_id, version, packed, saved_by, device)
-        select ${id}::uuid, version, ${packed(job)}::bytea, ${writer.by}, ${writer.device}::uuid from written`,
+        select ${id}::uuid, version, given.packed, ${writer.by}, ${writer.device}::uuid from written, given`,
     );
     return written ? { kind: 'created', version: written } : this.sameOrStale(id, json, writer);
   }
@@ -149,18 +150,19 @@ export class BoatStore {
     kept: Kept | null = null,
   ): Promise<WriteResult> {
     const json = JSON.stringify(job);
-    const bytes = packed(job);
     const written = await this.write(
       id,
       writer,
-      sql`update boats set version = version + 1, job = ${json}::jsonb, line = ${JSON.stringify(lineOf(job))}::jsonb,
+      given(json, JSON.stringify(lineOf(job)), packed(json)),
+      sql`update boats set version = version + 1, job = given.job, line = given.line,
           saved_at = now(), saved_by = ${writer.by}, device = ${writer.device}::uuid, changed = pg_current_xact_id()
+        from given
         where id = ${id}::uuid and yard_id = ${this.yard}::uuid and not removed and version = ${basedOn}
-          and job <> ${json}::jsonb and ${notAnswered(writer)}
+          and boats.job <> given.job and ${notAnswered(writer)}
         returning version, saved_at`,
       kept === null
-        ? sql`update revisions r set version = written.version, packed = ${bytes}::bytea, job = null, saved_at = now()
-            from written
+        ? sql`update revisions r set version = written.version, packed = given.packed, job = null, saved_at = now()
+            from written, given
             where r.boat_id = ${id}::uuid and r.version = ${basedOn} and r.kept is null
               and r.saved_by = ${writer.by} and r.device = ${writer.device}::uuid and r.saved_at > now() - ${SITTING}
             returning r.version`
@@ -171,9 +173,9 @@ export class BoatStore {
               returning null::integer as version`
           : sql`select version from written where false`,
       sql`insert into revisions (boat_id, version, packed, saved_by, device, kept)
-        select ${id}::uuid, version, ${bytes}::bytea, ${writer.by}, ${writer.device}::uuid,
+        select ${id}::uuid, version, given.packed, ${writer.by}, ${writer.device}::uuid,
           ${kept === 'conflict' ? null : kept}::text
-        from written where not exists (select 1 from sat where version is not null)`,
+        from written, given where not exists (select 1 from sat where version is not null)`,
     );
     return written ? { kind: 'saved', version: written } : this.sameOrStale(id, json, writer);
   }
@@ -186,12 +188,13 @@ export class BoatStore {
     const written = await this.write(
       id,
       writer,
+      null,
       sql`update boats set version = version + 2, changed = pg_current_xact_id()
         where id = ${id}::uuid and yard_id = ${this.yard}::uuid and not removed and version = ${basedOn}
           and ${notAnswered(writer)}
         returning version, saved_at, job, saved_by, device`,
       sql`insert into revisions (boat_id, version, packed, saved_by, device, kept)
-        select ${id}::uuid, version - 1, ${packed(lost)}::bytea, ${writer.by}, ${writer.device}::uuid, 'conflict'
+        select ${id}::uuid, version - 1, ${packed(JSON.stringify(lost))}::bytea, ${writer.by}, ${writer.device}::uuid, 'conflict'
         from written returning version`,
       sql`insert into revisions (boat_id, version, job, saved_by, device)
         select ${id}::uuid, version, job, saved_by, device from written`,
@@ -204,6 +207,7 @@ export class BoatStore {
     const written = await this.write(
       id,
       writer,
+      null,
       sql`update boats set version = version + 1, removed = true, saved_at = now(), saved_by = ${writer.by},
           device = ${writer.device}::uuid, changed = pg_current_xact_id()
         where id = ${id}::uuid and yard_id = ${this.yard}::uuid and not removed and version = ${basedOn}
@@ -219,14 +223,21 @@ export class BoatStore {
 
   /**
    * A write with what goes with it, in one statement and so in one round trip: all of it is kept or nothing.
+   * @param what the job that is written, where one is
    * @returns what was written; null where the write's condition did not hold
    */
-  private async write(id: string, writer: Writer, write: SQL, ...further: readonly SQL[]): Promise<Version | null> {
+  private async write(
+    id: string,
+    writer: Writer,
+    what: SQL | null,
+    write: SQL,
+    ...further: readonly SQL[]
+  ): Promise<Version | null> {
     const [sat, last] = further.length > 1 ? further : [undefined, further[0]];
     const { rows } = await this.database.execute<{ version: number; saved_at: string }>(
       sql.join(
         [
-          sql`with written as (${write})`,
+          what ? sql`with given as (${what}), written as (${write})` : sql`with written as (${write})`,
           ...(sat ? [sql`, sat as (${sat})`] : []),
           ...(last ? [sql`, noted as (${last})`] : []),
           ...(writer.key === null
@@ -276,6 +287,11 @@ export class BoatStore {
       ? { kind: 'unchanged', version: { id, version, savedAt: row.savedAt.toISOString(), savedBy } }
       : { kind: 'stale', current: stored(row) };
   }
+}
+
+/** What is written, sent once however often the statement uses it. */
+function given(json: string, line: string, bytes: Buffer): SQL {
+  return sql`select ${json}::jsonb as job, ${line}::jsonb as line, ${bytes}::bytea as packed`;
 }
 
 /** That a write has not been answered before. */

@@ -110,7 +110,7 @@ describe('versions', () => {
     const job = boat('Old', id);
     const old = (version: number, days: number, hour: number, savedBy: string, kept: 'named' | null = null) => {
       const savedAt = new Date(Date.UTC(2026, 0, 31 - days, hour));
-      return { boatId: id, version, packed: packed(job), savedAt, beganAt: savedAt, savedBy, kept };
+      return { boatId: id, version, packed: packed(JSON.stringify(job)), savedAt, beganAt: savedAt, savedBy, kept };
     };
     await connection.database
       .insert(revisions)

@@ -1,0 +1,31 @@
+import { drillLoad } from './drillLoad';
+import { run } from './run';
+import { say } from './say';
+
+/** A long drill by its name: which tests it runs, and how many times as much as `npm test` does. */
+const drills: Readonly<Record<string, { readonly tests: string; readonly env: Readonly<Record<string, string>> }>> = {
+  boats: { tests: 'wholeBoats', env: { SHARE_OF_RUNS: '8' } },
+  badinput: { tests: 'routes/(boats|badRequests)', env: { SHARE_OF_RUNS: '8' } },
+  kills: { tests: 'crash', env: { KILLS: '500' } },
+  offline: { tests: 'offline', env: { CHANGES: '500' } },
+};
+
+/** `npm run drill [-- boats | badinput | kills | offline | load]`: all but the load without a name. */
+async function main(): Promise<void> {
+  const [name] = process.argv.slice(2);
+  if (name === 'load') return drillLoad();
+  if (name !== undefined && !(name in drills)) {
+    say(`Drills: ${[...Object.keys(drills), 'load'].join(', ')}`);
+    process.exit(2);
+  }
+  const chosen = Object.entries(drills).filter(([one]) => name === undefined || one === name);
+  const good = chosen.map(([what, { tests, env }]) =>
+    run({ what: `Drill: ${what}`, script: 'jest/bin/jest.js', args: ['--testPathPattern', tests], env }),
+  );
+  process.exit(good.every(Boolean) ? 0 : 1);
+}
+
+main().catch((error: unknown) => {
+  say(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+});
