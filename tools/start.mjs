@@ -34,4 +34,11 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
     if (signal !== 'SIGINT' || !process.stdin.isTTY) child.kill(signal);
   });
 }
+// npm hands a signal to the shell it runs this in, which passes nothing on: with its parent gone this ends too.
+if (process.env['npm_lifecycle_event'] !== undefined) {
+  const parent = process.ppid;
+  setInterval(() => {
+    if (process.ppid !== parent) child.kill('SIGTERM');
+  }, 500).unref();
+}
 child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative, sep } from 'node:path';
@@ -66,16 +66,23 @@ async function bundleServer(entry: string, outfile: string): Promise<void> {
 }
 
 async function buildWeb(): Promise<void> {
-  const { status, stdout, stderr } = spawnSync(
+  const exporting = spawn(
     process.execPath,
     [join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', 'dist'],
     {
       cwd: join(root, 'app'),
-      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
     },
   );
-  if (status !== 0) throw new Error(`The web application could not be built.\n${stdout}\n${stderr}`);
+  // Whoever ends this ends that.
+  const end = () => void exporting.kill('SIGKILL');
+  process.once('exit', end);
+  const printed: Buffer[] = [];
+  for (const stream of [exporting.stdout, exporting.stderr]) stream.on('data', (piece: Buffer) => printed.push(piece));
+  const status = await new Promise<number | null>((resolve) => exporting.once('close', resolve));
+  process.off('exit', end);
+  if (status !== 0) throw new Error(`The web application could not be built.\n${Buffer.concat(printed).toString()}`);
   preloadFonts(webFolder);
   showBeforeScripts(webFolder);
   await buildServiceWorker(webFolder);

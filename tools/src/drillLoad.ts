@@ -1,12 +1,11 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { setTimeout as wait } from 'node:timers/promises';
 import { buildAll } from './build';
 import { startCluster } from './cluster';
 import { chromiumProgram, needProgram, postgresProgram } from './debian';
 import { freePort } from './freePort';
-import { fillYard, saveFigures } from './load';
+import { allJudged, fillYard, saveFigures } from './load';
 import { runServer } from './runServer';
 import { say } from './say';
 import { yardFigures } from './yards';
@@ -31,7 +30,7 @@ export async function drillLoad(): Promise<void> {
       // Started anew, the server judges what was filled in past it.
       await server.stop();
       server = await start();
-      await wait(4000 + boats * 60);
+      await allJudged(cluster);
       yards.push(await yardFigures(server.address, boats));
     }
     say('Saves …');

@@ -185,3 +185,17 @@ export async function fillYard(cluster: Cluster, boats: number): Promise<void> {
   await Promise.all(Array.from({ length: 8 }, add));
   await connection.close();
 }
+
+/** Waits until the server has judged every boat for its lists. */
+export async function allJudged(cluster: Cluster): Promise<void> {
+  const client = new pg.Client({ connectionString: cluster.url });
+  await client.connect();
+  for (;;) {
+    const { rows } = await client.query<{ left: string }>(
+      `select count(*) as left from boats where not removed and (rules is null or rules not like '%:' || version)`,
+    );
+    if (Number(rows[0]?.left) === 0) break;
+    await wait(500);
+  }
+  await client.end();
+}
