@@ -151,3 +151,15 @@ it('three devices that lose requests and answers at random, and are closed and o
     one?.close();
   }
 }, 600_000);
+
+it('the server judges every boat for the yard’s list, in a thread apart, once she rests', async () => {
+  const unjudged = async () => {
+    const { changes } = await changesSince(null, false);
+    expect(changes.length).toBeGreaterThan(2);
+    return changes.filter((one) => one.kind === 'boat' && one.line.summary?.version !== one.line.version).length;
+  };
+  for (let tries = 0; (await unjudged()) > 0; tries += 1) {
+    expect(tries).toBeLessThan(100);
+    await wait(300);
+  }
+}, 60_000);
