@@ -187,7 +187,7 @@ describe('a yard', () => {
     await tab.feed.bring([id]);
     expect(tab.draft(id)?.job.boat.name).toBe('Boat 0');
     server.write(named('Boat 0, newer', many(1)[0]));
-    await later(10);
+    await later(2010);
     expect(tab.draft(id)?.job.boat.name).toBe('Boat 0, newer');
   });
 });

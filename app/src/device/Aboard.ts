@@ -80,8 +80,11 @@ export class Aboard {
     return this.reading;
   }
 
-  /** Changes what lies on the device, all of it or nothing; where there is no room, in memory alone from then on. */
-  async change<T>(work: (change: Change) => Promise<T>): Promise<T> {
+  /**
+   * Changes what lies on the device, all of it or nothing; where there is no room, in memory alone from then on.
+   * @param quietly whether nobody is told: more of the same follows, and the last of it is told
+   */
+  async change<T>(work: (change: Change) => Promise<T>, quietly = false): Promise<T> {
     const touched = noting();
     let done: T;
     try {
@@ -94,6 +97,7 @@ export class Aboard {
     }
     if (touched.apply(this)) {
       this.writes += 1;
+      if (quietly) return done;
       this.tell();
       this.channel.postMessage('changed');
     }

@@ -3,6 +3,7 @@ import { ServerAway, ServerProblem } from '../data/api';
 import type { Aboard } from './Aboard';
 import { applyChanges, fetched } from './changes';
 import type { BoatRow } from './rows';
+import type { Change } from './tables';
 
 /** The server, as far as what changed comes from it. */
 export interface Source {
@@ -19,6 +20,7 @@ const STAY_MS = 90 * 24 * 3600 * 1000;
 const BOATS_AT_ONCE = 25;
 const ASK_EVERY_MS = 60_000;
 const LISTEN_AGAIN_MS = 3000;
+const LARGE_REST_MS = 2000;
 
 export type FeedState =
   { readonly kind: 'asking' | 'current' | 'away' } | { readonly kind: 'failed'; readonly message: string };
@@ -31,6 +33,7 @@ export class Feed {
   private again = false;
   private endListening: (() => void) | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private asked: ReturnType<typeof setTimeout> | undefined;
   private running = false;
 
   constructor(
@@ -55,6 +58,7 @@ export class Feed {
   stop(): void {
     this.running = false;
     clearTimeout(this.timer);
+    clearTimeout(this.asked);
     this.endListening?.();
     this.endListening = undefined;
   }
@@ -67,6 +71,16 @@ export class Feed {
     }
     this.asking = this.askUntilCurrent().finally(() => (this.asking = undefined));
     return this.asking;
+  };
+
+  /** Asks soon after word of something new: in a large yard, where every answer is shown anew, less often. */
+  private askSoon = (): void => {
+    if (this.asked !== undefined) return;
+    const restMs = this.aboard.lines.size > MOST_ABOARD ? LARGE_REST_MS : 0;
+    this.asked = setTimeout(() => {
+      this.asked = undefined;
+      void this.ask();
+    }, restMs);
   };
 
   /** Brings boats onto this device that are not here whole. @throws ServerAway */
@@ -101,6 +115,7 @@ export class Feed {
     const { feed } = this.aboard;
     let whole = feed?.whole ?? true;
     let seen: Set<string> | null = null;
+    let shown = false;
     const older: string[] = [];
     for (let after = feed?.point ?? null, more = true; more;) {
       let page = await this.source.changes(after, whole);
@@ -114,7 +129,11 @@ export class Feed {
       }
       for (const one of page.changes) if (one.kind === 'boat') seen?.add(one.line.id);
       const behind = page;
-      older.push(...(await this.aboard.change((change) => applyChanges(change, behind, { whole, seen }))));
+      // Of a yard that is read for the first time the first page is shown, and then all of it.
+      const between = seen !== null && shown && page.more;
+      shown = true;
+      const apply = (change: Change) => applyChanges(change, behind, { whole, seen });
+      older.push(...(await this.aboard.change(apply, between)));
       ({ next: after, more } = page);
     }
     for (let at = 0; at < older.length; at += BOATS_AT_ONCE) await this.bring(older.slice(at, at + BOATS_AT_ONCE));
@@ -139,14 +158,11 @@ export class Feed {
 
   private listen(): void {
     if (!this.running) return;
-    this.endListening ??= this.source.listen(
-      () => void this.ask(),
-      () => {
-        this.endListening = undefined;
-        clearTimeout(this.timer);
-        if (this.running) this.timer = setTimeout(() => void this.ask(), LISTEN_AGAIN_MS);
-      },
-    );
+    this.endListening ??= this.source.listen(this.askSoon, () => {
+      this.endListening = undefined;
+      clearTimeout(this.timer);
+      if (this.running) this.timer = setTimeout(() => void this.ask(), LISTEN_AGAIN_MS);
+    });
   }
 
   private set(state: FeedState): void {
