@@ -90,7 +90,7 @@ async function buildWeb(): Promise<void> {
 }
 
 /** Bundles what keeps the application on the device, around the list of its files with what changes when they change. */
-export async function buildServiceWorker(folder: string): Promise<void> {
+async function buildServiceWorker(folder: string): Promise<void> {
   const hashed = /[.-][0-9a-f]{32}(@\dx)?\.\w+$/;
   const revisionOf = (path: string) =>
     hashed.test(path) ? null : createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16);

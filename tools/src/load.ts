@@ -22,7 +22,7 @@ export interface Took {
 }
 
 /** The demo's largest boat under an id and a name of her own. */
-export function boatLike(name: string, id: string = randomUUID()): Job {
+function boatLike(name: string, id: string = randomUUID()): Job {
   const read = readJobText(readFileSync(join(examplesFolder, 'low-samphire.json'), 'utf8'));
   if (!read.ok) throw new Error(read.problems[0].message);
   return { ...read.job, boat: { ...read.job.boat, id, name } };
