@@ -134,6 +134,13 @@ export class DraftStore {
     return job;
   }
 
+  /** What the device is still keeping, as the page holds it: all there is of it where the page ends before that is done. */
+  unkept(): readonly Pick<Draft, 'id' | 'job' | 'basedOn' | 'base' | 'typed'>[] {
+    return [...this.drafts.values()]
+      .filter(({ id }) => this.ahead(id))
+      .map(({ id, job, basedOn, base, typed }) => ({ id, job, basedOn, base, typed }));
+  }
+
   /** Tries to save whatever is not saved, now; also what was refused. */
   saveAll = (): void => {
     for (const { id, save } of this.drafts.values())

@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import { v7 } from 'uuid';
 import { Aboard } from '../device/Aboard';
-import { carryOver, type Unread } from '../device/carryOver';
+import { carryOver, leaveBehind, takeBack, type Unread } from '../device/carryOver';
 import type { Hand } from '../device/changes';
 import { Feed } from '../device/Feed';
 import { Sender } from '../device/Sender';
@@ -70,6 +70,20 @@ export function openYard(): YardOnDevice {
     aboard.hear((message) => (message === 'send' ? now() : undefined));
     window.addEventListener('online', now);
     document.addEventListener('visibilitychange', () => (document.visibilityState === 'visible' ? now() : undefined));
+    window.addEventListener('pagehide', () => {
+      const unkept = drafts.unkept();
+      leaveBehind(window.localStorage, unkept);
+      // A page that is shown again has kept it by then.
+      window.addEventListener(
+        'pageshow',
+        () =>
+          takeBack(
+            window.localStorage,
+            unkept.map(({ id }) => id),
+          ),
+        { once: true },
+      );
+    });
     void feed.ask();
     // Asked for, never relied on: what the browser may throw away under pressure is on the server too.
     if ('storage' in navigator) void navigator.storage.persist().catch(() => false);

@@ -20,6 +20,25 @@ export interface Unread {
   readonly why: string;
 }
 
+/**
+ * Leaves what the tables have not kept yet in the browser's small storage, which takes it at once: a page that ends
+ * ends their changes with it. It is carried over when the application opens next.
+ */
+export function leaveBehind(storage: Storage, unkept: readonly (OldDraft & { readonly id: string })[]): void {
+  for (const { id, ...draft } of unkept) {
+    try {
+      storage.setItem(KEY + id, JSON.stringify(draft));
+    } catch {
+      // Where there is no room nothing more can be done as a page ends.
+    }
+  }
+}
+
+/** Takes back what was left behind by a page that went on and has kept it since. */
+export function takeBack(storage: Storage, ids: Iterable<string>): void {
+  for (const id of ids) storage.removeItem(KEY + id);
+}
+
 /** Carries over what earlier releases kept, once. @returns what could not be read: it stays where it lies */
 export async function carryOver(storage: Storage, aboard: Aboard, hand: Hand): Promise<readonly Unread[]> {
   const unread: Unread[] = [];

@@ -335,7 +335,7 @@ export async function applyChanges(
   return older;
 }
 
-/** Puts what an earlier release kept into the tables, unless the boat is here already. */
+/** Puts what an earlier release, or a page as it ended, kept beside the tables into them; where both have a change of the same, it counts. */
 export async function keepCarried(
   change: Change,
   carried: Pick<BoatRow, 'job' | 'basedOn' | 'base' | 'typed'>,
@@ -343,9 +343,15 @@ export async function keepCarried(
 ): Promise<void> {
   const { id } = carried.job.boat;
   const there = await change.boats.get(id);
-  const rev = (there?.rev ?? 0) + 1;
-  const row: BoatRow = { ...carried, id, rev, trouble: null, removed: false, usedAt: hand.now };
-  if (there && there.basedOn !== null && (await waitingOf(change, id)).length > 0) return;
+  const row: BoatRow = there
+    ? {
+        ...there,
+        job: mineOver(carried.base ?? there.base ?? there.job, carried.job, there.job),
+        typed: carried.typed,
+        rev: there.rev + 1,
+        removed: false,
+      }
+    : { ...carried, id, rev: 1, trouble: null, removed: false, usedAt: hand.now };
   await change.boats.put(row);
   if (!sameJob(row.job, row.base)) await wantSave(change, row, hand, { restMs: 0 });
 }
