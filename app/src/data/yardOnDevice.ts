@@ -60,8 +60,10 @@ export function openYard(): YardOnDevice {
     sender.now();
     void feed.ask();
   };
-  void aboard.read().then(async () => {
+  const begin = async () => {
+    // Before anything is shown: a field begins with what was typed in it.
     unread = await carryOver(window.localStorage, aboard, hand()).catch(() => []);
+    await aboard.read();
     // Whichever tab has the lock sends and listens; when it closes, the next one does.
     const lead = () => {
       sender.start();
@@ -93,7 +95,8 @@ export function openYard(): YardOnDevice {
         return new Promise<never>(() => undefined);
       });
     else lead();
-  });
+  };
+  void begin();
   return { aboard, sender, feed, drafts, unread: () => unread };
 }
 
