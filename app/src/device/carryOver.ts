@@ -1,7 +1,9 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Aboard } from './Aboard';
-import { keepCarried, type Hand } from './changes';
+import { mineOver, sameJob, wantSave, type Hand } from './changes';
+import type { BoatRow } from './rows';
+import type { Change } from './tables';
 
 const KEY = 'latch.draft.';
 
@@ -70,4 +72,25 @@ function oldDraft(text: string): OldDraft | { readonly why: string } {
     base: base?.ok ? base.job : null,
     typed: kept.typed ?? {},
   };
+}
+
+/** Puts what an earlier release, or a page as it ended, kept beside the tables into them; where both have a change of the same, it counts. */
+async function keepCarried(
+  change: Change,
+  carried: Pick<BoatRow, 'job' | 'basedOn' | 'base' | 'typed'>,
+  hand: Hand,
+): Promise<void> {
+  const { id } = carried.job.boat;
+  const there = await change.boats.get(id);
+  const row: BoatRow = there
+    ? {
+        ...there,
+        job: mineOver(carried.base ?? there.base ?? there.job, carried.job, there.job),
+        typed: carried.typed,
+        rev: there.rev + 1,
+        removed: false,
+      }
+    : { ...carried, id, rev: 1, trouble: null, removed: false, usedAt: hand.now };
+  await change.boats.put(row);
+  if (!sameJob(row.job, row.base)) await wantSave(change, row, hand, { restMs: 0 });
 }

@@ -23,7 +23,7 @@ export function sameJob(one: Job | null, other: Job | null): boolean {
 }
 
 /** Two jobs brought together; where both changed the same, `mine` counts. */
-function mineOver(base: Job, mine: Job, theirs: Job): Job {
+export function mineOver(base: Job, mine: Job, theirs: Job): Job {
   const read = readJob(mergeJobs(base, mine, theirs, () => 'mine').job);
   return read.ok ? read.job : mine;
 }
@@ -33,7 +33,7 @@ async function waitingOf(change: Change, boatId: string): Promise<Waiting[]> {
 }
 
 /** Has a boat saved: by the save that waits already, or by a new one. */
-async function wantSave(
+export async function wantSave(
   change: Change,
   row: BoatRow,
   hand: Hand,
@@ -333,27 +333,6 @@ export async function applyChanges(
   // A list that began anew is read once it is whole: broken off, it begins anew again.
   if (!seen || !more) await change.feed.put({ key: 'feed', point: next, boats, whole });
   return older;
-}
-
-/** Puts what an earlier release, or a page as it ended, kept beside the tables into them; where both have a change of the same, it counts. */
-export async function keepCarried(
-  change: Change,
-  carried: Pick<BoatRow, 'job' | 'basedOn' | 'base' | 'typed'>,
-  hand: Hand,
-): Promise<void> {
-  const { id } = carried.job.boat;
-  const there = await change.boats.get(id);
-  const row: BoatRow = there
-    ? {
-        ...there,
-        job: mineOver(carried.base ?? there.base ?? there.job, carried.job, there.job),
-        typed: carried.typed,
-        rev: there.rev + 1,
-        removed: false,
-      }
-    : { ...carried, id, rev: 1, trouble: null, removed: false, usedAt: hand.now };
-  await change.boats.put(row);
-  if (!sameJob(row.job, row.base)) await wantSave(change, row, hand, { restMs: 0 });
 }
 
 /** Notes that a boat was opened: in a large yard she stays on this device for it. */
