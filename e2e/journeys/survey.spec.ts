@@ -194,7 +194,7 @@ test('a version is looked at, restored, and the restoring undone', async ({ page
   await page.getByRole('button', { name: 'Back' }).click();
   await page.getByRole('button', { name: 'Versions' }).click();
   await page.getByRole('button', { name: /^Version 1,/ }).click();
-  await expect(page.getByText('1.2\u00a0m → 9\u00a0m')).toBeVisible();
+  await expect(page.getByText('1.2\u00a0m → 9\u00a0m', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Restore version 1' }).click();
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
