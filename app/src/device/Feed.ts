@@ -1,7 +1,7 @@
 import type { Changes, StoredBoat } from '@harbor-latch/core/wire/index';
 import { ServerAway, ServerProblem } from '../data/api';
 import type { Aboard } from './Aboard';
-import { applyChanges, fetched } from './changes';
+import { applyChanges, fetched } from './arrivals';
 import type { BoatRow } from './rows';
 import type { Change } from './tables';
 

@@ -1,6 +1,6 @@
 import { readJob } from '@harbor-latch/core/file/index';
 import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
-import type { Changes, Kept, StoredBoat, Version } from '@harbor-latch/core/wire/index';
+import type { Kept, StoredBoat, Version } from '@harbor-latch/core/wire/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { BoatRow, Waiting } from './rows';
 import type { Change } from './tables';
@@ -264,8 +264,14 @@ export async function settle(change: Change, id: string, how: Settlement, hand: 
     await wantSave(change, next, hand, { kept: current && how.kind !== 'theirs' ? 'conflict' : null, restMs: 0 });
 }
 
+/** Notes that a boat was opened: in a large yard she stays on this device for it. */
+export async function noteUse(change: Change, id: string, now: number): Promise<void> {
+  const row = await change.boats.get(id);
+  if (row && now - row.usedAt > 3_600_000) await change.boats.put({ ...row, usedAt: now, rev: row.rev + 1 });
+}
+
 /** A row of what the server holds, in place of the one that was here. */
-function fromServer({ id, job, version }: StoredBoat, row: BoatRow | undefined, usedAt = 0): BoatRow {
+export function fromServer({ id, job, version }: StoredBoat, row: BoatRow | undefined, usedAt = 0): BoatRow {
   return {
     id,
     job,
@@ -277,66 +283,4 @@ function fromServer({ id, job, version }: StoredBoat, row: BoatRow | undefined, 
     removed: false,
     usedAt: Math.max(row?.usedAt ?? 0, usedAt),
   };
-}
-
-/** Whether nothing of a row is this device's own. */
-function isClean(row: BoatRow, waiting: readonly Waiting[]): boolean {
-  return (
-    !row.removed && row.trouble === null && row.basedOn !== null && waiting.every(({ boatId }) => boatId !== row.id)
-  );
-}
-
-/** Puts what the server told of whole boats on the device. What was changed here stays until it is sent, and is brought together then. @param usedAt when they were asked for, where somebody did */
-export async function fetched(change: Change, boats: readonly StoredBoat[], usedAt = 0): Promise<void> {
-  const waiting = await change.waiting.all();
-  for (const boat of boats) {
-    const row = await change.boats.get(boat.id);
-    if (!row || (isClean(row, waiting) && boat.version > (row.basedOn ?? 0)))
-      await change.boats.put(fromServer(boat, row, usedAt));
-  }
-}
-
-/**
- * Puts a page of changes on the device.
- * @param seen every boat that came since the list began anew; null where it did not
- * @returns boats that are here in an older copy than the server's, and did not come whole
- */
-export async function applyChanges(
-  change: Change,
-  { changes, next, boats, more }: Changes,
-  { whole, seen }: { readonly whole: boolean; readonly seen: ReadonlySet<string> | null },
-): Promise<string[]> {
-  const waiting = await change.waiting.all();
-  const older: string[] = [];
-  const remove = async (id: string) => {
-    const row = await change.boats.get(id);
-    if (row && !isClean(row, waiting)) return;
-    await change.boats.delete(id);
-    await change.lines.delete(id);
-  };
-  for (const one of changes) {
-    if (one.kind === 'removed') {
-      await remove(one.id);
-      continue;
-    }
-    const { line, job } = one;
-    await change.lines.put(line);
-    if (job) await fetched(change, [{ ...line, job }]);
-    else {
-      const row = await change.boats.get(line.id);
-      if (row && isClean(row, waiting) && line.version > (row.basedOn ?? 0)) older.push(line.id);
-    }
-  }
-  // The list began anew and has ended: what did not come is no more.
-  if (seen && !more) for (const { id } of await change.lines.all()) if (!seen.has(id)) await remove(id);
-  if (seen && !more) for (const row of await change.boats.all()) if (!seen.has(row.id)) await remove(row.id);
-  // A list that began anew is read once it is whole: broken off, it begins anew again.
-  if (!seen || !more) await change.feed.put({ key: 'feed', point: next, boats, whole });
-  return older;
-}
-
-/** Notes that a boat was opened: in a large yard she stays on this device for it. */
-export async function noteUse(change: Change, id: string, now: number): Promise<void> {
-  const row = await change.boats.get(id);
-  if (row && now - row.usedAt > 3_600_000) await change.boats.put({ ...row, usedAt: now, rev: row.rev + 1 });
 }
