@@ -16,6 +16,7 @@ const node = (name) => ({
 
 // What the app's packages ship untranspiled and Jest must translate itself.
 const translated = [
+  'react-hotkeys-hook',
   '(jest-)?react-native',
   '@react-native(-community)?',
   'expo(nent)?',

@@ -29,7 +29,7 @@ test('without a server the application opens from cold on any page, is worked wi
   const page = await device.newPage();
   await open(page, `${signal.address}${placesOf(job).survey}`, 'Main bilge pump');
   await page.getByLabel('Source to panel, one way, in m').fill('3.3');
-  await expect(page.getByText('Kept on this device, server away').filter({ visible: true })).toBeVisible();
+  await expect(page.getByText('Kept here, server away').filter({ visible: true })).toBeVisible();
   await goTo(page, 'Size');
   await expect(
     page

@@ -63,7 +63,7 @@ test('a dead server during typing loses nothing', async ({ page, request, contex
   await open(page, placesOf(job).survey, 'Bilge pump');
   await context.route('**/api/**', (route) => route.abort());
   await page.getByLabel('Source to panel, one way, in m').fill('2.2');
-  await expect(page.getByText('Kept on this device, server away')).toBeVisible();
+  await expect(page.getByText('Kept here, server away')).toBeVisible();
   await context.unroute('**/api/**');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.2);
@@ -90,7 +90,7 @@ test('pages not yet seen open without a connection, once the first has stood for
   await expect(page.getByText('Pump standing.').filter({ visible: true }).first()).toBeVisible();
   await goTo(page, 'Survey');
   await page.getByLabel('Source to panel, one way, in m').fill('2.6');
-  await expect(page.getByText('Kept on this device, server away').filter({ visible: true })).toBeVisible();
+  await expect(page.getByText('Kept here, server away').filter({ visible: true })).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('Saved', { exact: true }).filter({ visible: true })).toBeVisible();
   expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.6);
@@ -110,7 +110,7 @@ test('what another changed in the same field meanwhile is asked, and neither cop
   await open(page, placesOf(job).survey, 'Bilge pump');
   await context.setOffline(true);
   await page.getByLabel('Source to panel, one way, in m').fill('4.4');
-  await expect(page.getByText('Kept on this device, server away').filter({ visible: true })).toBeVisible();
+  await expect(page.getByText('Kept here, server away').filter({ visible: true })).toBeVisible();
   await request.put(`/api/boats/${job.boat.id}`, {
     data: { ...job, circuits: [{ ...circuit, legs }] },
     headers: { 'If-Match': '"1"', 'X-Person': 'Samphire' },

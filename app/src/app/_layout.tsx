@@ -1,7 +1,7 @@
 import AtkinsonRegular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf';
 import AtkinsonMedium from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold/AtkinsonHyperlegibleNext_600SemiBold.ttf';
 import AtkinsonBold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Stack, type ErrorBoundaryProps } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
@@ -12,6 +12,7 @@ import { AssessmentsContext, makeAssessments } from '../data/assessment';
 import { DraftsContext } from '../data/boats';
 import { openYard, YardContext } from '../data/yardOnDevice';
 import type { Feed } from '../device/Feed';
+import { letOldAnswersGo, makeQueryClient } from '../data/keptAnswers';
 import { release } from '../data/release';
 import { fetchScreensAhead } from '../features/screens';
 import { SettingsContext, useStoredSettings } from '../data/settings';
@@ -48,6 +49,7 @@ function whenAnswered(feed: Feed, call: () => void): () => void {
 /** Every page on the device, now and for when there is no network. */
 async function aheadAndKept(): Promise<void> {
   await fetchScreensAhead();
+  await letOldAnswersGo().catch(() => undefined);
   // Where the browser refuses, the application works with a network alone.
   await release.keepOnDevice().catch(() => undefined);
 }
@@ -61,7 +63,7 @@ export default function RootLayout() {
   });
   const access = useStoredSettings();
   const system = useColorScheme();
-  const [client] = useState(() => new QueryClient());
+  const [client] = useState(makeQueryClient);
   const [yard] = useState(openYard);
   const { drafts } = yard;
   const [assessments] = useState(makeAssessments);

@@ -180,8 +180,42 @@ describe('two tabs of one device', () => {
     const first = await tabOf(server, tables, channels);
     await later(10);
     const second = await tabBeside(server, tables, channels);
-    return { server, tables, first, second };
+    return { server, tables, channels, first, second };
   }
+
+  it('both know whether the server is away, also one that is opened later', async () => {
+    const { server, tables, channels, first, second } = await twoTabs();
+    server.away = true;
+    second.store.change(id, named('Second'));
+    await later(2000);
+    const third = await tabBeside(server, tables, channels);
+    await later(100);
+    for (const tab of [first, second, third]) {
+      expect(tab.draft(id)?.save.kind).toBe('away');
+      expect(tab.feed.state.kind).toBe(tab === first ? 'current' : 'away');
+    }
+    server.away = false;
+    await later(65_000);
+    for (const tab of [first, second, third]) {
+      expect(tab.draft(id)?.save.kind).toBe('saved');
+      expect(tab.feed.state.kind).toBe('current');
+    }
+  });
+
+  it('with a newer version about keep what waits, and say so until that is loaded', async () => {
+    const { server, first } = await twoTabs();
+    server.newer = true;
+    first.store.change(id, named('First'));
+    server.write(noted('of tomorrow'));
+    await later(3000);
+    expect(first.feed.state.kind).toBe('newer');
+    expect(first.draft(id)?.job.boat.name).toBe('First');
+    expect(first.aboard.waiting).toHaveLength(1);
+    server.newer = false;
+    await later(130_000);
+    expect(first.draft(id)?.job).toEqual(noted('of tomorrow', named('First')));
+    expect(server.find(id)?.job).toEqual(noted('of tomorrow', named('First')));
+  });
 
   it('see each other’s changes, and neither is lost, with the server away', async () => {
     const { server, first, second } = await twoTabs();

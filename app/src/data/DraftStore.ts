@@ -148,6 +148,11 @@ export class DraftStore {
     this.sender.now();
   };
 
+  /** Tries again what the server refused of a boat. */
+  retry(id: string): void {
+    void this.aboard.change((change) => tryAgain(change, id, this.hand())).then(this.sender.now);
+  }
+
   private async settle(id: string, how: Settlement): Promise<void> {
     await this.aboard.change((change) => settle(change, id, how, this.hand()));
   }

@@ -5,6 +5,7 @@ import {
   listVersions,
   putBoat,
   ServerAway,
+  ServerNewer,
   ServerProblem,
   someBoats,
   versionOf,
@@ -52,6 +53,19 @@ describe('the server', () => {
     const once = answering(200, stored);
     expect(await versionOf(stored.id, 2)).toEqual(stored);
     expect(once.mock.calls[0]?.[0]).toBe(`/api/boats/${stored.id}/revisions/2`);
+  });
+
+  it('that hands out what a newer version wrote is told apart from one that refuses, wherever a boat comes', async () => {
+    const newer = { ...stored, job: { ...job, version: job.version + 1 } };
+    const change = { kind: 'boat', line: {}, job: newer.job };
+    answering(200, { whole: false, boats: 1, changes: [change], next: 'point', more: false });
+    expect(await failure(changesSince(null, true))).toBeInstanceOf(ServerNewer);
+    answering(200, { boats: [newer] });
+    expect(await failure(someBoats([stored.id]))).toBeInstanceOf(ServerNewer);
+    answering(200, newer);
+    expect(await failure(versionOf(stored.id, 2))).toBeInstanceOf(ServerNewer);
+    answering(412, { ...problem, code: 'stale', detail: 'Changed.', current: newer });
+    expect(await failure(putBoat(job, 2, sent))).toBeInstanceOf(ServerNewer);
   });
 
   it('takes a boat on the version it was changed from, or as new', async () => {

@@ -1,4 +1,4 @@
-import type { Job } from '@harbor-latch/core/job/index';
+import { JOB_VERSION, type Job } from '@harbor-latch/core/job/index';
 import {
   changesSchema,
   problemSchema,
@@ -34,6 +34,20 @@ export class ServerAway extends Error {
   }
 }
 
+/** The server handed out what a newer version of the application wrote: this one cannot read it. */
+export class ServerNewer extends Error {
+  constructor() {
+    super('The yard holds boats written by a newer version. Load it, then go on.');
+  }
+}
+
+/** @throws ServerNewer */
+function readable<Boat extends StoredBoat | { readonly job?: Job | undefined }>(boat: Boat): Boat {
+  const version: number = boat.job?.version ?? 0;
+  if (version > JOB_VERSION) throw new ServerNewer();
+  return boat;
+}
+
 /** An answer that takes longer is not waited for, ms: what was asked is asked again later. */
 const LONGEST_MS = 30_000;
 
@@ -53,6 +67,7 @@ async function call(path: string, init?: RequestInit): Promise<Response> {
   const problem = problemSchema.safeParse(body);
   if (!problem.success || response.status === 503 || response.status === 429) throw new ServerAway();
   const current = (body as { current?: StoredBoat | null }).current;
+  if (current) readable(current);
   throw new ServerProblem(response.status, problem.data.code, problem.data.detail, current);
 }
 
@@ -74,12 +89,14 @@ export async function changesSince(after: string | null, jobs: boolean): Promise
   const query = new URLSearchParams({ ...(after === null ? {} : { after }), ...(jobs ? { jobs: 'all' } : {}) });
   const body: unknown = await (await call(`/changes?${query}`)).json();
   // Whole boats were checked when they were saved: here only what is around them is.
-  return jobs ? (body as Changes) : changesSchema.parse(body);
+  const changes = jobs ? (body as Changes) : changesSchema.parse(body);
+  for (const one of changes.changes) if (one.kind === 'boat') readable(one);
+  return changes;
 }
 
 /** Some boats whole; those that are no more are left out. */
 export async function someBoats(ids: readonly string[]): Promise<StoredBoat[]> {
-  return ((await (await call(`/boats?ids=${ids.join(',')}`)).json()) as { boats: StoredBoat[] }).boats;
+  return ((await (await call(`/boats?ids=${ids.join(',')}`)).json()) as { boats: StoredBoat[] }).boats.map(readable);
 }
 
 /**
@@ -128,6 +145,11 @@ export async function putPhoto(id: string, bytes: Blob, sent: Sent): Promise<voi
   });
 }
 
+/** A photograph's bytes. */
+export async function pictureOf(id: string): Promise<Blob> {
+  return (await call(`/photos/${id}`)).blob();
+}
+
 /** Calls whenever the server has something new. @returns what ends that */
 export function listenToServer(onNews: () => void, onEnd: () => void): () => void {
   const stream = new EventSource('/api/events');
@@ -147,7 +169,7 @@ export async function listVersions(id: string, before: number | null): Promise<r
 
 /** A boat as it was at a version. */
 export async function versionOf(id: string, version: number): Promise<StoredBoat> {
-  return (await (await call(`/boats/${id}/revisions/${version}`)).json()) as StoredBoat;
+  return readable((await (await call(`/boats/${id}/revisions/${version}`)).json()) as StoredBoat);
 }
 
 /** Keeps a version for good under a name. */

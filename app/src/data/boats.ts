@@ -24,6 +24,8 @@ export interface YardState {
   readonly loading: boolean;
   /** True while the server cannot be reached; what this device holds is shown. */
   readonly away: boolean;
+  /** True where the server holds what only a newer version of the application can read. */
+  readonly newer: boolean;
   /** Why the server does not hand out the yard, where it says so. */
   readonly error: string | null;
   retry(): void;
@@ -75,6 +77,7 @@ export function useYardState(): YardState {
     () => ({
       loading: !ready || (!read && state.kind === 'asking'),
       away: state.kind === 'away' || cut,
+      newer: state.kind === 'newer',
       error: state.kind === 'failed' ? state.message : null,
       retry: () => {
         aboard.say('send');

@@ -32,20 +32,23 @@ export function fileName(name: string, otherwise: string): string {
   );
 }
 
-/** Lets the user choose a job file. @returns null when none was chosen. */
-export function chooseJobFile(): Promise<{ readonly name: string; readonly read: ReadJob } | null> {
+/** Lets the user choose files. @returns none where the choice was given up */
+export function chooseFiles(accept: string, several = false): Promise<readonly File[]> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
-    input.accept = '.json,application/json';
-    input.addEventListener('cancel', () => resolve(null));
-    input.addEventListener('change', () => {
-      const file = input.files?.[0];
-      if (!file) resolve(null);
-      else void readChosen(file).then((read) => resolve({ name: file.name, read }));
-    });
+    input.accept = accept;
+    input.multiple = several;
+    input.addEventListener('cancel', () => resolve([]));
+    input.addEventListener('change', () => resolve([...(input.files ?? [])]));
     input.click();
   });
+}
+
+/** Lets the user choose a job file. @returns null when none was chosen. */
+export async function chooseJobFile(): Promise<{ readonly name: string; readonly read: ReadJob } | null> {
+  const [file] = await chooseFiles('.json,application/json');
+  return file ? { name: file.name, read: await readChosen(file) } : null;
 }
 
 async function readChosen(file: File): Promise<ReadJob> {

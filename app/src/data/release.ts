@@ -4,6 +4,7 @@ import { useSyncExternalStore } from 'react';
 class Release {
   waiting = false;
   private worker: ServiceWorker | null = null;
+  private look: () => Promise<unknown> = async () => undefined;
   private readonly listeners = new Set<() => void>();
 
   subscribe = (listener: () => void): (() => void) => {
@@ -38,10 +39,18 @@ class Release {
       );
     });
     // Where there is no network nothing is found, which is no error.
-    const look = () => void registration.update().catch(() => undefined);
+    this.look = () => registration.update();
+    const look = () => void this.look().catch(() => undefined);
     setInterval(look, LOOK_EVERY_MS);
     document.addEventListener('visibilitychange', () => (document.visibilityState === 'visible' ? look() : undefined));
   }
+
+  /** Fetches a newer version and begins it; what is on this device stays. */
+  renew = async (): Promise<void> => {
+    await this.look().catch(() => undefined);
+    if (this.worker) this.begin();
+    else window.location.reload();
+  };
 
   /** Begins the newer version, in all tabs. */
   begin = (): void => this.worker?.postMessage('take-over');

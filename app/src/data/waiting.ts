@@ -15,14 +15,17 @@ export interface WaitingThing {
   readonly trouble: Trouble | null;
 }
 
+const photoTrouble = (message: string | null): Trouble | null => (message === null ? null : { kind: 'refused', message });
+
 /** What waits to be sent, in order. */
 export function useWaiting(): readonly WaitingThing[] {
   const { aboard } = useYardOnDevice();
   const waiting = useSyncExternalStore(aboard.subscribe, () => aboard.waiting);
   const boats = useSyncExternalStore(aboard.subscribe, () => aboard.boats);
   return useMemo(() => {
-    const things = waiting.map(({ id, boatId, name, kind, at, by }) => {
-      const trouble = kind === 'photo' ? null : (boats.get(boatId)?.trouble ?? null);
+    const things = waiting.map((one) => {
+      const { id, boatId, name, kind, at, by } = one;
+      const trouble = kind === 'photo' ? photoTrouble(one.refused) : (boats.get(boatId)?.trouble ?? null);
       return { id, boatId, name, what: kind, at, by, trouble };
     });
     // What both sides changed waits for an answer without anything being on its way.

@@ -4,9 +4,11 @@ import { Aboard } from '../device/Aboard';
 import { carryOver, leaveBehind, takeBack, type Unread } from '../device/carryOver';
 import type { Hand } from '../device/changes';
 import { Feed } from '../device/Feed';
+import { Pictures } from '../device/Pictures';
+import { shareReach } from '../device/reach';
 import { Sender } from '../device/Sender';
 import { memoryTables, openTables, type Tables } from '../device/tables';
-import { changesSince, deleteBoat, listenToServer, putAside, putBoat, putPhoto, someBoats } from './api';
+import { changesSince, deleteBoat, listenToServer, pictureOf, putAside, putBoat, putPhoto, someBoats } from './api';
 import { DraftStore } from './DraftStore';
 import { readSettings } from './settings';
 
@@ -19,6 +21,7 @@ export interface YardOnDevice {
   readonly sender: Sender;
   readonly feed: Feed;
   readonly drafts: DraftStore;
+  readonly pictures: Pictures;
   /** What an earlier release kept and nobody can read. */
   readonly unread: () => readonly Unread[];
 }
@@ -35,6 +38,7 @@ function opening(tables: Promise<Tables>): Tables {
     },
     read: async () => (await tables).read(),
     photo: async (id) => (await tables).photo(id),
+    photoIds: async () => (await tables).photoIds(),
     change: async (work) => (await tables).change(work),
   };
 }
@@ -47,7 +51,10 @@ export function openYard(): YardOnDevice {
     aboard,
     { changes: changesSince, boats: someBoats, listen: listenToServer },
     Date.now,
-    () => sender.reached(),
+    (reached) => {
+      sender.heard(reached);
+      if (reached) void pictures.bringSmall();
+    },
   );
   const sender: Sender = new Sender(
     aboard,
@@ -55,6 +62,7 @@ export function openYard(): YardOnDevice {
     hand,
   );
   const drafts = new DraftStore(aboard, sender, hand);
+  const pictures = new Pictures(aboard, pictureOf, hand, (blob) => URL.createObjectURL(blob), roomTaken);
   let unread: readonly Unread[] = [];
   const now = () => {
     sender.now();
@@ -68,7 +76,9 @@ export function openYard(): YardOnDevice {
     const lead = () => {
       sender.start();
       feed.start();
+      reach.lead();
     };
+    const reach = shareReach(aboard, feed, sender);
     aboard.hear((message) => (message === 'send' ? now() : undefined));
     window.addEventListener('online', now);
     document.addEventListener('visibilitychange', () => (document.visibilityState === 'visible' ? now() : undefined));
@@ -97,7 +107,13 @@ export function openYard(): YardOnDevice {
     else lead();
   };
   void begin();
-  return { aboard, sender, feed, drafts, unread: () => unread };
+  return { aboard, sender, feed, drafts, pictures, unread: () => unread };
+}
+
+/** Share of the room on this device that is taken; nought where the browser does not say. */
+async function roomTaken(): Promise<number> {
+  const { usage = 0, quota = 0 } = (await navigator.storage?.estimate().catch(() => null)) ?? {};
+  return quota > 0 ? usage / quota : 0;
 }
 
 export const YardContext = createContext<YardOnDevice | null>(null);

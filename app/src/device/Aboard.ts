@@ -1,5 +1,5 @@
 import type { BoatLine } from '@harbor-latch/core/wire/index';
-import type { BoatRow, FeedRow, OnDevice, Waiting } from './rows';
+import type { BoatRow, FeedRow, OnDevice, PhotoRow, Waiting } from './rows';
 import { memoryTables, type Change, type Table, type Tables } from './tables';
 
 /** What is told between the tabs of this device. */
@@ -20,6 +20,8 @@ export class Aboard {
   waiting: readonly Waiting[] = [];
   feed: FeedRow | null = null;
   private tables: Tables;
+  /** What was on the device until it had no more room. */
+  private before: Tables | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly hearers = new Set<(message: unknown) => void>();
   private reading: Promise<void> = Promise.resolve();
@@ -104,12 +106,29 @@ export class Aboard {
     return done;
   }
 
-  photo(id: string) {
-    return this.tables.photo(id);
+  /** Changes what lies on the device, or nothing at all. @throws where there is no room */
+  async changeOrThrow(work: (change: Change) => Promise<void>): Promise<void> {
+    const touched = noting();
+    await this.tables.change((change) => work(touched.over(change)));
+    if (!touched.apply(this)) return;
+    this.writes += 1;
+    this.tell();
+    this.channel.postMessage('changed');
+  }
+
+  /** A picture that is here. */
+  async photo(id: string): Promise<PhotoRow | undefined> {
+    // Where the device has no more room, what it took before can still be read.
+    return (await this.tables.photo(id)) ?? (await this.before?.photo(id).catch(() => undefined));
+  }
+
+  photoIds(): Promise<readonly string[]> {
+    return this.tables.photoIds();
   }
 
   private fallBack(): void {
     const { boats, lines, waiting, feed } = this;
+    this.before = this.tables;
     this.tables = memoryTables({ boats: [...boats.values()], lines: [...lines.values()], waiting, feed });
   }
 

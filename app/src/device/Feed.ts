@@ -1,5 +1,5 @@
 import type { Changes, StoredBoat } from '@harbor-latch/core/wire/index';
-import { ServerAway, ServerProblem } from '../data/api';
+import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import type { Aboard } from './Aboard';
 import { applyChanges, fetched } from './arrivals';
 import type { BoatRow } from './rows';
@@ -23,7 +23,9 @@ const LISTEN_AGAIN_MS = 3000;
 const LARGE_REST_MS = 2000;
 
 export type FeedState =
-  { readonly kind: 'asking' | 'current' | 'away' } | { readonly kind: 'failed'; readonly message: string };
+  /** `newer`: the server holds what only a newer version of the application can read. */
+  | { readonly kind: 'asking' | 'current' | 'away' | 'newer' }
+  | { readonly kind: 'failed'; readonly message: string };
 
 /** Keeps this device in step with the yard: asks what changed, and is told when there is something. */
 export class Feed {
@@ -40,8 +42,8 @@ export class Feed {
     private readonly aboard: Aboard,
     private readonly source: Source,
     private readonly now: () => number,
-    /** Told whenever the server was reached. */
-    private readonly onReached: () => void = () => undefined,
+    /** Told whether the server was reached whenever it was asked. */
+    private readonly onAsked: (reached: boolean) => void = () => undefined,
   ) {}
 
   subscribe = (listener: () => void): (() => void) => {
@@ -73,6 +75,11 @@ export class Feed {
     return this.asking;
   };
 
+  /** Takes over what another tab of this device found, which asks for all of them. */
+  heard(reached: boolean): void {
+    if (!this.running && this.state.kind !== 'newer') this.set({ kind: reached ? 'current' : 'away' });
+  }
+
   /** Asks soon after word of something new: in a large yard, where every answer is shown anew, less often. */
   private askSoon = (): void => {
     if (this.asked !== undefined) return;
@@ -97,14 +104,18 @@ export class Feed {
         await this.catchUp();
       } while (this.again);
       this.set({ kind: 'current' });
-      this.onReached();
+      this.onAsked(true);
       this.listen();
     } catch (error) {
       this.endListening?.();
       this.endListening = undefined;
       if (error instanceof ServerProblem) this.set({ kind: 'failed', message: error.message });
-      else this.set({ kind: 'away' });
-      if (!(error instanceof ServerProblem) && !(error instanceof ServerAway)) throw error;
+      else if (error instanceof ServerNewer) this.set({ kind: 'newer' });
+      else {
+        this.set({ kind: 'away' });
+        this.onAsked(false);
+        if (!(error instanceof ServerAway)) throw error;
+      }
     } finally {
       const waitMs = this.state.kind === 'current' ? ASK_EVERY_MS : LISTEN_AGAIN_MS * 2;
       if (this.running) this.timer = setTimeout(() => void this.ask(), waitMs);

@@ -1,6 +1,6 @@
 import type { Kept, Version } from '@harbor-latch/core/wire/index';
 import type { Job } from '@harbor-latch/core/job/index';
-import { ServerAway, ServerProblem } from '../data/api';
+import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import type { Aboard } from './Aboard';
 import { goingOut, refused, stale, taken, type Hand } from './changes';
 import type { Waiting } from './rows';
@@ -72,9 +72,10 @@ export class Sender {
     this.look(true);
   };
 
-  /** The server was reached: there is no reason to pause any more. */
-  reached(): void {
-    if (this.pausedUntil > 0) this.now();
+  /** Whether the server was reached otherwise: where it was, there is no reason to pause any more. */
+  heard(reached: boolean): void {
+    this.setAway(!reached);
+    if (reached && this.pausedUntil > 0) this.now();
   }
 
   private look = (hurry: boolean | unknown = false): void => {
@@ -95,11 +96,14 @@ export class Sender {
   /** Of each boat the first that waits, unless one of hers is under way or waits for the user. */
   private nextOfEach(): Waiting[] {
     const seen = new Set<string>();
-    return this.aboard.waiting.filter((one) => {
-      if (seen.has(one.boatId)) return false;
-      seen.add(one.boatId);
-      const stuck = one.kind !== 'photo' && this.aboard.boats.get(one.boatId)?.trouble;
-      return !stuck && !this.sending.has(one.boatId);
+    // What was typed goes before pictures, which take their time.
+    const photos = this.aboard.waiting.filter((one) => one.kind === 'photo' && one.refused === null);
+    const stuck = ({ boatId }: Waiting) => this.aboard.boats.get(boatId)?.trouble;
+    const others = this.aboard.waiting.filter((one) => one.kind !== 'photo' && !stuck(one));
+    return [...others, ...photos].filter(({ boatId }) => {
+      if (seen.has(boatId)) return false;
+      seen.add(boatId);
+      return !this.sending.has(boatId);
     });
   }
 
@@ -131,6 +135,7 @@ export class Sender {
           refused(change, one, `The server did not take this: ${error.message}`, this.hand()),
         );
       else if (error instanceof ServerAway) this.pause();
+      else if (error instanceof ServerNewer) this.pause(false);
       else throw error;
       if (error instanceof ServerProblem) this.settled();
     }
@@ -147,8 +152,11 @@ export class Sender {
       case 'aside':
         return one.sent && this.receiver.aside(one.lost, one.sent.basedOn, sent);
       case 'photo': {
-        const photo = await this.aboard.photo(one.photoId);
-        if (photo) await this.receiver.photo(one.photoId, photo.blob, sent);
+        for (const id of one.photoIds) {
+          const photo = await this.aboard.photo(id);
+          if (!photo) throw new ServerProblem(404, 'not-here', 'The picture is no longer on this device.');
+          await this.receiver.photo(id, photo.blob, sent);
+        }
         return null;
       }
       default:
@@ -162,13 +170,14 @@ export class Sender {
     this.setAway(false);
   }
 
-  private pause(): void {
+  /** @param away whether it is the server that was not reached */
+  private pause(away = true): void {
     // A little more or less, so that not all devices come back in the same moment.
     const share = 0.75 + (this.hand().now % 101) / 202;
     this.pausedUntil =
       this.hand().now + Math.min(LONGEST_PAUSE_MS, SHORTEST_PAUSE_MS * 2 ** Math.min(this.tries, 10)) * share;
     this.tries += 1;
-    this.setAway(true);
+    if (away) this.setAway(true);
   }
 
   private setAway(away: boolean): void {

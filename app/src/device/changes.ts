@@ -217,6 +217,10 @@ export async function stale(change: Change, one: Waiting, current: StoredBoat | 
 
 /** The server did not take what was sent, and would not take it again: it stays here, with the reason. */
 export async function refused(change: Change, one: Waiting, message: string, hand: Hand): Promise<void> {
+  if (one.kind === 'photo') {
+    await change.waiting.put({ ...one, refused: message });
+    return;
+  }
   await change.waiting.delete(one.id);
   const row = await change.boats.get(one.boatId);
   if (!row) return;
@@ -227,6 +231,8 @@ export async function refused(change: Change, one: Waiting, message: string, han
 
 /** Tries again what was refused. */
 export async function tryAgain(change: Change, id: string, hand: Hand): Promise<void> {
+  for (const one of await waitingOf(change, id))
+    if (one.kind === 'photo' && one.refused !== null) await change.waiting.put({ ...one, refused: null });
   const row = await change.boats.get(id);
   if (row?.trouble?.kind !== 'refused') return;
   const next: BoatRow = { ...row, trouble: null, rev: row.rev + 1 };

@@ -48,14 +48,24 @@ export type Waiting = WaitingBase &
       }
     | { readonly kind: 'remove'; readonly sent: { readonly basedOn: number } | null }
     | { readonly kind: 'aside'; readonly lost: Job; readonly sent: { readonly basedOn: number } | null }
-    | { readonly kind: 'photo'; readonly photoId: string; readonly sent: null }
+    | {
+        readonly kind: 'photo';
+        /** The picture and the same made small. */
+        readonly photoIds: readonly string[];
+        /** Why the server did not take it; it stays until somebody decides. */
+        readonly refused: string | null;
+        readonly sent: null;
+      }
   );
 
-/** A photograph on this device: whole while it waits or is asked for, small always. */
+/** A picture on this device: whole while it waits or was asked for lately, small always. */
 export interface PhotoRow {
+  /** SHA-256 of what it holds. */
   readonly id: string;
   readonly blob: Blob;
+  /** When it came here, ms since 1970. */
   readonly at: number;
+  readonly small: boolean;
 }
 
 /** Up to where this device has read the yard's changes. */

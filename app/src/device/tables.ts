@@ -1,5 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { BoatLine } from '@harbor-latch/core/wire/index';
+import { JOB_VERSION } from '@harbor-latch/core/job/index';
+import { ofToday } from './ofToday';
 import type { BoatRow, FeedRow, OnDevice, PhotoRow, Waiting } from './rows';
 
 /** One table within a change. */
@@ -25,6 +27,8 @@ export interface Tables {
   readonly lasting: boolean;
   read(): Promise<OnDevice>;
   photo(id: string): Promise<PhotoRow | undefined>;
+  /** Which pictures are here. */
+  photoIds(): Promise<readonly string[]>;
   change<T>(work: (change: Change) => Promise<T>): Promise<T>;
 }
 
@@ -39,14 +43,22 @@ interface Schema extends DBSchema {
 const NAMES = ['boats', 'lines', 'waiting', 'photos', 'feed'] as const;
 const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', feed: 'key' } as const;
 
+/** The database rises with the job: its first version held jobs of version 2. */
+const DATABASE_VERSION = JOB_VERSION - 1;
+
 /**
- * The browser's own database. @throws where the browser refuses one
+ * The browser's own database, brought to today's jobs as it is opened. @throws where the browser refuses one
  * @param onTaken told when another tab brings a newer release, for which this one had to let go
  */
 export async function openTables(name: string, onTaken: () => void): Promise<Tables> {
-  const database: IDBPDatabase<Schema> = await openDB<Schema>(name, 1, {
-    upgrade: (fresh) => {
-      for (const table of NAMES) fresh.createObjectStore(table, { keyPath: KEYS[table] });
+  const database: IDBPDatabase<Schema> = await openDB<Schema>(name, DATABASE_VERSION, {
+    upgrade: async (opened, before, _now, all) => {
+      for (const table of NAMES)
+        if (!opened.objectStoreNames.contains(table)) opened.createObjectStore(table, { keyPath: KEYS[table] });
+      if (before === 0) return;
+      for (const table of ['boats', 'waiting'] as const)
+        for (let at = await all.objectStore(table).openCursor(); at; at = await at.continue())
+          await at.update(ofToday(at.value));
     },
     blocking: () => {
       database.close();
@@ -66,6 +78,7 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
       return { boats, lines, waiting, feed: feed ?? null };
     },
     photo: (id) => database.get('photos', id),
+    photoIds: () => database.getAllKeys('photos'),
     change: async (work) => {
       const writing = database.transaction([...NAMES], 'readwrite', { durability: 'strict' });
       // Its end is waited for below; a failure before that is told there too.
@@ -132,6 +145,7 @@ export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [
       feed: (await tables.feed.get('feed')) ?? null,
     }),
     photo: (id) => tables.photos.get(id),
+    photoIds: async () => [...photos.keys()],
     change: (work) => {
       const done = last.then(() => work(tables));
       last = done.catch(() => undefined);

@@ -8,7 +8,7 @@ const looks: Readonly<Record<SaveState['kind'], { readonly icon: IconName; reado
   saved: { icon: 'check', words: 'Saved' },
   unsaved: { icon: 'dots-horizontal', words: 'Changed' },
   saving: { icon: 'dots-horizontal', words: 'Saving' },
-  away: { icon: 'cloud-off-outline', words: 'Kept on this device, server away' },
+  away: { icon: 'cloud-off-outline', words: 'Kept here, server away' },
   refused: { icon: 'alert-octagon', words: 'Not saved' },
   conflict: { icon: 'call-split', words: 'Changed elsewhere' },
 };

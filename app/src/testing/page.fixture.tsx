@@ -9,6 +9,9 @@ import type { Draft } from '../data/draft';
 import { DraftStore } from '../data/DraftStore';
 import { Aboard } from '../device/Aboard';
 import type { OnDevice } from '../device/rows';
+import { Feed } from '../device/Feed';
+import { Pictures } from '../device/Pictures';
+import { YardContext, type YardOnDevice } from '../data/yardOnDevice';
 import { Sender } from '../device/Sender';
 import { memoryTables } from '../device/tables';
 import { SettingsContext, type Settings } from '../data/settings';
@@ -56,8 +59,16 @@ export function storeWith(job: Job): DraftStore {
   let count = 0;
   const hand = () => ({ by: 'Wren', now: OF_THE_PAST, newId: () => `change-${String((count += 1)).padStart(4, '0')}` });
   const away = () => Promise.reject(new Error('Nothing is sent here.'));
-  return new DraftStore(aboard, new Sender(aboard, { put: away, remove: away, aside: away, photo: away }, hand), hand);
+  const sender = new Sender(aboard, { put: away, remove: away, aside: away, photo: away }, hand);
+  const drafts = new DraftStore(aboard, sender, hand);
+  const feed = new Feed(aboard, { changes: away, boats: away, listen: () => () => undefined }, () => OF_THE_PAST);
+  const pictures = new Pictures(aboard, away, hand, () => '', async () => 0);
+  yards.set(drafts, { aboard, sender, feed, drafts, pictures, unread: () => [] });
+  return drafts;
 }
+
+/** The yard on the device that a store shows. */
+const yards = new WeakMap<DraftStore, YardOnDevice>();
 
 const settings: Settings = {
   units: 'metric',
@@ -98,13 +109,15 @@ export class Page {
     act(() =>
       this.root.render(
         <SettingsContext.Provider value={{ settings: { ...settings, ...part }, change: () => undefined }}>
-          <DraftsContext.Provider value={this.store}>
-            <AssessmentsContext.Provider value={this.assessments}>
-              <PaperProvider theme={lightTheme} settings={{ icon: () => null }}>
-                <Live store={this.store} content={content} />
-              </PaperProvider>
-            </AssessmentsContext.Provider>
-          </DraftsContext.Provider>
+          <YardContext.Provider value={yards.get(this.store) ?? null}>
+            <DraftsContext.Provider value={this.store}>
+              <AssessmentsContext.Provider value={this.assessments}>
+                <PaperProvider theme={lightTheme} settings={{ icon: () => null }}>
+                  <Live store={this.store} content={content} />
+                </PaperProvider>
+              </AssessmentsContext.Provider>
+            </DraftsContext.Provider>
+          </YardContext.Provider>
         </SettingsContext.Provider>,
       ),
     );

@@ -2,12 +2,13 @@ import { v7 } from 'uuid';
 import type { Job } from '@harbor-latch/core/job/index';
 import { lineOf } from '@harbor-latch/core/wire/boatLine';
 import type { Changes, StoredBoat, Version } from '@harbor-latch/core/wire/index';
-import { ServerAway, ServerProblem } from '../data/api';
+import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import { DraftStore } from '../data/DraftStore';
 import { Aboard, type Channel } from '../device/Aboard';
 import type { Hand } from '../device/changes';
 import type { OnDevice } from '../device/rows';
 import { Feed, type Source } from '../device/Feed';
+import { shareReach } from '../device/reach';
 import { Sender, type Receiver, type Sent } from '../device/Sender';
 import { memoryTables, type Tables } from '../device/tables';
 
@@ -31,6 +32,12 @@ export class YardServer {
   /** What the server waits for before it answers. */
   answering: Promise<void> = Promise.resolve();
   refuses: string | null = null;
+  /** Whether boats are handed out as a newer version of the application writes them. */
+  newer = false;
+  refusesPhoto: string | null = null;
+  readonly photos: string[] = [];
+  /** What came, in order. */
+  readonly log: string[] = [];
 
   private async through<T>(work: () => T): Promise<T> {
     const lost = this.loses();
@@ -71,6 +78,7 @@ export class YardServer {
     const answered = this.answers.get(key);
     if (answered) return answered;
     const there = this.find(id);
+    if (there && there.version !== basedOn && this.newer) throw new ServerNewer();
     if ((there?.version ?? null) !== basedOn) throw new ServerProblem(412, 'stale', 'stale', there && { ...there });
     const { version, savedAt, savedBy } = write(this.boats.get(id) ?? null);
     const answer = { id, version, savedAt, savedBy };
@@ -82,6 +90,7 @@ export class YardServer {
     put: (job, basedOn, sent) =>
       this.through(() => {
         this.puts.push({ job, basedOn, kept: sent.kept });
+        this.log.push('put');
         return this.written(job.boat.id, basedOn, sent, (before) =>
           this.store(job, (before?.version ?? 0) + 1, sent.by),
         );
@@ -102,7 +111,12 @@ export class YardServer {
           return this.store(before.job, before.version + 2, before.savedBy);
         }),
       ),
-    photo: () => this.through(() => undefined),
+    photo: (id) =>
+      this.through(() => {
+        if (this.refusesPhoto !== null) throw new ServerProblem(422, 'refused', this.refusesPhoto);
+        this.log.push('photo');
+        this.photos.push(id);
+      }),
   };
 
   readonly source: Source = {
@@ -114,6 +128,7 @@ export class YardServer {
           .filter(({ changed }) => changed > from)
           .sort((a, b) => a.changed - b.changed);
         const page = all.slice(0, this.pageSize);
+        if (this.newer && page.length > 0) throw new ServerNewer();
         return {
           whole: feed !== this.feed,
           boats: [...this.boats.values()].filter(({ removed }) => !removed).length,
@@ -177,14 +192,16 @@ export class Tab {
     });
     this.aboard = new Aboard(tables, channels.open());
     this.sender = new Sender(this.aboard, server.receiver, hand);
-    this.feed = new Feed(this.aboard, server.source, Date.now, () => this.sender.reached());
+    this.feed = new Feed(this.aboard, server.source, Date.now, (reached) => this.sender.heard(reached));
     this.store = new DraftStore(this.aboard, this.sender, hand);
   }
 
   /** Opens as the application does; of several tabs one leads. */
   async open(leads = true): Promise<this> {
     await this.aboard.read();
+    const reach = shareReach(this.aboard, this.feed, this.sender);
     if (leads) {
+      reach.lead();
       this.sender.start();
       this.feed.start();
     }

@@ -61,7 +61,7 @@ describe('of a day boat’s circuit', () => {
   };
   const job: Job = {
     format: 'harbor-latch/job',
-    version: 2,
+    version: JOB_VERSION,
     boat: { id: '6d1f0f6e-0d5c-4a55-9a0e-000000000000', name: 'Tern' },
     batteries: [{ id: 'house', name: 'House' }],
     circuits: [circuit],

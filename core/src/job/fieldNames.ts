@@ -117,6 +117,12 @@ const names: Readonly<Record<string, string>> = {
   ventedLoopM: 'vented loop’s top',
   topM: 'spills over at',
   afloatIn: 'afloat in',
+  photographs: 'Photograph',
+  photo: 'picture',
+  small: 'small picture',
+  circuitId: 'hangs on circuit',
+  addedAt: 'added',
+  addedBy: 'added by',
   wells: 'Well',
   poses: 'Pose',
   ingress: 'Way in',
@@ -210,10 +216,18 @@ const quantityByKey: Readonly<Record<string, QuantityKey>> = {
   unsheathedM: 'length',
 };
 
-const namedLists = ['circuits', 'batteries', 'wells', 'poses', 'ingress'] as const;
+const namedLists = ['circuits', 'batteries', 'wells', 'poses', 'ingress', 'photographs'] as const;
 
 function isNamedList(list: string | undefined): list is (typeof namedLists)[number] {
   return namedLists.some((one) => one === list);
+}
+
+/** What a thing of a list is called: by its name; a photograph by its note or its day. */
+function nameIn(jobs: readonly Job[], list: (typeof namedLists)[number], id: string): string {
+  if (list !== 'photographs')
+    return jobs.flatMap((job) => [...(job[list] ?? [])]).find((item) => item.id === id)?.name ?? id;
+  const photograph = jobs.flatMap((job) => job.photographs ?? []).find((item) => item.id === id);
+  return photograph?.note ?? `of ${photograph?.addedAt.slice(0, 10) ?? id}`;
 }
 
 /** A field in words: "Circuit Main pump: panel to bilge, length". Things with an id go by their name. */
@@ -222,8 +236,7 @@ export function fieldInWords(path: FieldPath, jobs: readonly Job[]): string {
   const inside = (keys: FieldPath) => keys.map((key) => names[key] ?? key).join(', ');
   if (list === 'boat') return `Boat: ${inside(path.slice(1))}`;
   if (!isNamedList(list) || id === undefined) return inside(path);
-  const named = jobs.flatMap((job) => [...(job[list] ?? [])]).find((item) => item.id === id);
-  const what = `${names[list] ?? list} ${named?.name ?? id}`;
+  const what = `${names[list] ?? list} ${nameIn(jobs, list, id)}`;
   return rest.length === 0 ? what : `${what}: ${inside(rest.filter((key) => key !== 'legs' && key !== 'choices'))}`;
 }
 

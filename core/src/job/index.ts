@@ -2,6 +2,7 @@ export * from './differences';
 export * from './fieldNames';
 export * from './fields';
 export * from './isEstimate';
+export * from './photographSchema';
 export * from './plausible';
 export * from './schema';
 export * from './newJob';

@@ -1,7 +1,7 @@
 import { defaults } from '../reference';
 
 /** The figures of a pump that make its motor. */
-interface MotorFigures {
+export interface MotorFigures {
   readonly currentA?: number | undefined;
   readonly labelV?: number | undefined;
   readonly windingOhm?: number | undefined;

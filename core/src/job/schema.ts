@@ -8,9 +8,10 @@ import {
   ruleSets,
 } from '../reference';
 import { freeText, jobFields } from './fields';
+import { circuitProblems, repeatedIds } from './circuitProblems';
 import { figuresSchema } from './figuresSchema';
 import { id, oneOf } from './ids';
-import { motorProblem } from './motorCheck';
+import { MOST_PHOTOGRAPHS, photographSchema } from './photographSchema';
 import { waterFields } from './waterFields';
 import { circuitWaterSchema, ingressSchema, poseSchema, wellSchema } from './waterSchema';
 import { waterProblems } from './waterProblems';
@@ -18,7 +19,7 @@ import { alarmSchema, panelSchema, relaySchema, rewiredSchema } from './wiringSc
 
 /** The format's name and the newest version this build reads and writes. */
 export const JOB_FORMAT = 'harbor-latch/job';
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 
 const note = freeText(4000);
 
@@ -217,29 +218,15 @@ const shape = z
       .describe('Left out: at rest, level.'),
     ingress: z.array(ingressSchema).max(50, { error: 'At most fifty ways of taking in water.' }).optional(),
     circuits: z.array(circuitSchema).max(50, { error: 'A boat has at most 50 circuits.' }),
+    photographs: z
+      .array(photographSchema)
+      .max(MOST_PHOTOGRAPHS, { error: `At most ${MOST_PHOTOGRAPHS} photographs of a boat.` })
+      .optional()
+      .describe('Photographs of the boat and of her circuits.'),
   })
   .superRefine((job, context) => {
-    reportRepeatedIds(job.batteries, 'batteries', context);
-    reportRepeatedIds(job.circuits, 'circuits', context);
-    reportRepeatedIds(job.wells ?? [], 'wells', context);
-    reportRepeatedIds(job.poses ?? [], 'poses', context);
-    reportRepeatedIds(job.ingress ?? [], 'ingress', context);
-    for (const { path, message } of waterProblems(job)) context.addIssue({ code: 'custom', path: [...path], message });
-    job.circuits.forEach((circuit, index) => {
-      const message = motorProblem(circuit.pump);
-      if (message) context.addIssue({ code: 'custom', path: ['circuits', index, 'pump', 'windingOhm'], message });
-      const also = alarmProblem(job.circuits, circuit);
-      if (also) context.addIssue({ code: 'custom', path: ['circuits', index, 'alarm', 'alsoFrom'], message: also });
-      const shared = sharingProblem(job.circuits, circuit);
-      if (shared) context.addIssue({ code: 'custom', path: ['circuits', index, 'sharesFeedWith'], message: shared });
-      if (!job.batteries.some((battery) => battery.id === circuit.batteryId)) {
-        context.addIssue({
-          code: 'custom',
-          path: ['circuits', index, 'batteryId'],
-          message: `No battery has the id "${circuit.batteryId}". Use the id of one of this boat’s batteries.`,
-        });
-      }
-    });
+    for (const { path, message } of [...repeatedIds(job), ...waterProblems(job), ...circuitProblems(job)])
+      context.addIssue({ code: 'custom', path: [...path], message });
   });
 
 /**
@@ -251,50 +238,6 @@ export function jobSchemaWith(schemeKeys: readonly string[]) {
   return shape.safeExtend({
     circuits: z.array(circuitSchema.extend({ scheme })).max(50, { error: 'A boat has at most 50 circuits.' }),
   });
-}
-
-function reportRepeatedIds(items: readonly { readonly id: string }[], list: string, context: z.RefinementCtx): void {
-  const seen = new Set<string>();
-  items.forEach((item, index) => {
-    if (seen.has(item.id)) {
-      context.addIssue({
-        code: 'custom',
-        path: [list, index, 'id'],
-        message: `The id "${item.id}" is used twice. Every id is used once.`,
-      });
-    }
-    seen.add(item.id);
-  });
-}
-
-interface Sharing {
-  readonly id: string;
-  readonly sharesFeedWith?: string | undefined;
-}
-
-interface Alarmed {
-  readonly id: string;
-  readonly alarm?: { readonly alsoFrom?: string | undefined } | undefined;
-}
-
-/** Why an alarm cannot hang on the circuit it names, or null. */
-function alarmProblem(circuits: readonly Alarmed[], { id: own, alarm }: Alarmed): string | null {
-  if (alarm?.alsoFrom === undefined) return null;
-  if (alarm.alsoFrom === own) return 'An alarm hangs on its own circuit anyway. Name another, or none.';
-  return circuits.some((other) => other.id === alarm.alsoFrom)
-    ? null
-    : `No circuit has the id "${alarm.alsoFrom}". Use the id of another circuit of this boat.`;
-}
-
-/** Why a circuit cannot hang on the feed it names, or null. */
-function sharingProblem(circuits: readonly Sharing[], circuit: Sharing): string | null {
-  if (circuit.sharesFeedWith === undefined) return null;
-  const leader = circuits.find((other) => other.id === circuit.sharesFeedWith);
-  if (!leader) return `No circuit has the id "${circuit.sharesFeedWith}". Use the id of another circuit of this boat.`;
-  if (leader === circuit) return 'A circuit cannot share the feed of itself.';
-  return leader.sharesFeedWith === undefined
-    ? null
-    : 'That circuit has no feed of its own. Name the one whose feed it is.';
 }
 
 // TYPES

@@ -1,9 +1,14 @@
 import type { Circuit, Job } from './schema';
 
-/** The job without a circuit: whoever hung on its feed has one of its own again, and alarms no longer sound for it. */
-export function withoutCircuit(job: Job, id: string): Job {
+/**
+ * The job without a circuit: whoever hung on its feed has one of its own again, alarms no longer sound for it, and
+ * its photographs go with it.
+ */
+export function withoutCircuit({ photographs, ...job }: Job, id: string): Job {
+  const left = photographs?.filter(({ circuitId }) => circuitId !== id) ?? [];
   return {
     ...job,
+    ...(left.length > 0 ? { photographs: left } : {}),
     circuits: job.circuits.filter((circuit) => circuit.id !== id).map((circuit) => apartFrom(circuit, id)),
   };
 }

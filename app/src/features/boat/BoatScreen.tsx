@@ -18,6 +18,7 @@ import { useSay } from '../../ui/Said';
 import { undoKey, useShortcut } from '../../ui/Shortcuts';
 import { Screen } from '../../ui/Screen';
 import { ToolButton } from '../../ui/ToolButton';
+import { PhotographsCard } from '../../photographs/PhotographsCard';
 import { WaterDetails } from './water/WaterDetails';
 import { Absent } from '../../saving/Absent';
 import { BoatDetails } from './BoatDetails';
@@ -84,6 +85,10 @@ function Boat({ draft }: { readonly draft: Draft }) {
       <Gradually first={0}>
         <WaterDetails draft={draft} />
         <BoatDetails draft={draft} />
+        <PhotographsCard
+          draft={draft}
+          hint="None yet. Worth one before work begins: the whole craft, battery and switches, the bilge."
+        />
         <BoatActions draft={draft} />
       </Gradually>
       {naming ? <NewCircuitDialog job={job} onCircuit={addCircuit} onClose={() => setNaming(false)} /> : null}

@@ -61,6 +61,11 @@ function Versions({ draft }: { readonly draft: Draft }) {
           It cannot be reached just now.
         </Empty>
       ) : null}
+      {error && all.length > 0 ? (
+        <Words kind="small" muted role="status">
+          The server cannot be reached: these are the versions as this device last saw them.
+        </Words>
+      ) : null}
       {all.length > 0 ? (
         <>
           <Card>

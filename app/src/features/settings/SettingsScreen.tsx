@@ -9,6 +9,7 @@ import { ChoiceRow, type Choice } from '../../ui/ChoiceRow';
 import { Screen } from '../../ui/Screen';
 import { useShowShortcuts } from '../../ui/Shortcuts';
 import { Words } from '../../ui/Words';
+import { OnDevice } from './OnDevice';
 
 const units: readonly Choice<Settings['units']>[] = [
   { value: 'metric', label: 'Metres, litres' },
@@ -109,6 +110,9 @@ export function SettingsScreen() {
               value={settings.theme}
               onChoose={(value) => change({ theme: value })}
             />
+          </Setting>
+          <Setting title="On this device" under="What you see without a signal.">
+            <OnDevice />
           </Setting>
         </View>
       </Card>

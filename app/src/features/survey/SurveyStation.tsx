@@ -17,6 +17,7 @@ import { FiguresStage } from './FiguresStage';
 import { FirstStage } from './FirstStage';
 import { JudgeStage } from './JudgeStage';
 import { LegStage } from './LegStage';
+import { PhotographsCard } from '../../photographs/PhotographsCard';
 import { More } from '../../fields/More';
 import { NeededBar } from './NeededBar';
 import { PanelStage } from './PanelStage';
@@ -75,6 +76,11 @@ export function SurveyStation({
             {pump ? <FiguresStage index={index} circuit={circuit} /> : null}
             <JudgeStage index={index} circuit={circuit} />
             <Assumed draft={draft} index={index} />
+            <PhotographsCard
+              draft={draft}
+              circuitId={circuit.id}
+              hint="None yet. Worth one: the panel from behind, the pump’s data plate, the highest point of its hose."
+            />
           </Gradually>
         </View>
       </DoubtsContext.Provider>
