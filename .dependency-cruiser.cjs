@@ -14,6 +14,7 @@ const coreFloors = [
   'explain',
   'assess',
   'runs',
+  'build',
   'documents',
 ];
 

@@ -1,5 +1,6 @@
 import { readFile, stat } from 'node:fs/promises';
 import { assessReport, jobJsonSchema, waterReport, MAX_JOB_BYTES, readJobText, type Job } from '@harbor-latch/core';
+import { buildable, buildList, buildReport, cutReport, readStock, type Drum } from '@harbor-latch/core/build/index';
 import { CircuitError, solveReport, spiceText } from '@harbor-latch/core/circuit/index';
 import { Command, CommanderError } from 'commander';
 import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
@@ -27,6 +28,21 @@ async function readJobFile(file: string): Promise<Job> {
   if (read.ok) return read.job;
   const [first, ...others] = read.problems;
   throw new BadInput(read.code, first.message, first.path, others);
+}
+
+async function readStockFile(file: string): Promise<readonly Drum[]> {
+  const found = await stat(file).catch(() => null);
+  if (!found?.isFile()) throw new BadInput('unreadable', `"${file}" cannot be read. Check the name of the file.`, '$');
+  if (found.size > MAX_JOB_BYTES) throw new BadInput('too-large', `"${file}" is larger than 5 MiB.`, '$');
+  let value: unknown;
+  try {
+    value = JSON.parse(await readFile(file, 'utf8'));
+  } catch {
+    throw new BadInput('not-json', `"${file}" is not JSON.`, '$');
+  }
+  const read = readStock(value);
+  if (!read.ok) throw new BadInput('invalid-stock', read.message, read.path);
+  return read.drums;
 }
 
 function print(value: unknown): void {
@@ -68,6 +84,27 @@ function program(): Command {
       if (circuit !== undefined && !job.circuits.some(({ id }) => id === circuit))
         throw new BadInput('no-such-circuit', `No circuit has the id "${circuit}".`, '$.circuits');
       print(waterReport(job, { hours, ...(circuit === undefined ? {} : { circuit }) }));
+    });
+  latch
+    .command('build <file>')
+    .description('cut list, joints, labels, parts, steps and order of a circuit')
+    .requiredOption('--circuit <id>', 'id of the circuit')
+    .action(async (file: string, { circuit }: { readonly circuit: string }) => {
+      const job = await readJobFile(file);
+      if (!job.circuits.some(({ id }) => id === circuit))
+        throw new BadInput('no-such-circuit', `No circuit has the id "${circuit}".`, '$.circuits');
+      const assessed = buildable(job, circuit);
+      if (!assessed)
+        throw new BadInput('not-sized', 'The circuit lacks figures of its survey: `assess` says which.', '$.circuits');
+      print(buildReport(buildList(job, assessed)));
+    });
+  latch
+    .command('cut <file>')
+    .description('what to cut from which drum for all circuits, with the least waste')
+    .requiredOption('--stock <file>', 'JSON file of drums: {"drums": [{id, size, colour, insulationC, metres, opened}]}')
+    .action(async (file: string, { stock }: { readonly stock: string }) => {
+      const job = await readJobFile(file);
+      print(cutReport(job, await readStockFile(stock)));
     });
   latch
     .command('schema')

@@ -1,5 +1,5 @@
 import type { Judgement } from '../findings';
-import { newCircuit, type Circuit, type Job } from '../job';
+import { JOB_VERSION, newCircuit, type Circuit, type Job } from '../job';
 import { Assessor } from './Assessor';
 import { verdictsOf, type Verdicts } from './verdicts';
 

@@ -10,7 +10,7 @@ type Step = (job: Readonly<Record<string, unknown>>) => Record<string, unknown>;
 const steps: Readonly<Record<number, Step>> = {
   // Version 2 adds keys, each with a default that says what version 1 meant; none is renamed.
   1: (job) => ({ ...job, version: 2 }),
-  // Version 3 adds photographs.
+  // Version 3 adds photographs, and how circuits are built.
   2: (job) => ({ ...job, version: 3 }),
 };
 

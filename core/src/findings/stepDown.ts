@@ -1,4 +1,4 @@
-import { barrels, conductorSizes, findSize, largestBarrelMm2, ourRules, OUR_RULE } from '../reference';
+import { barrels, findSize, largestBarrelMm2, ourRules, OUR_RULE, sizesApart } from '../reference';
 import { formatPercent, formatQuantity } from '../units';
 import type { CircuitFacts, ConductorFacts } from './facts';
 import type { Judgement, RuleFamily } from './finding';
@@ -29,25 +29,13 @@ export function stepsDown({ circuit, conductors }: Pick<CircuitFacts, 'circuit' 
   const meets = [
     ...(leads ? [{ name: 'the pump’s leads', size: leads.size }] : []),
     ...(circuit.floatLead === undefined ? [] : [{ name: 'the float’s leads', size: circuit.floatLead }]),
-  ].filter(({ size }) => sizesApart(largest.areaMm2, size) >= ourRules.stepDownSizes.value);
+  ].filter(({ size }) => sizesApart(largest.areaMm2, findSize(size)?.areaMm2 ?? largest.areaMm2) >= ourRules.stepDownSizes.value);
   const noBarrel = largest.areaMm2 > largestBarrelMm2;
   return meets.length === 0 && !noBarrel ? null : { cable, largest, meets, noBarrel };
 }
 
 function reachesBilge(leg: ConductorFacts['planned']['leg']): boolean {
   return leg === 'panelToBilge' || leg === 'bilgeToNegative';
-}
-
-/** How many sizes of the AWG table lie between an area and what it joins; below 0 where that is the larger. */
-function sizesApart(areaMm2: number, joins: string): number {
-  const rows = conductorSizes.awg;
-  const nearest = (mm2: number) =>
-    rows.reduce(
-      (best, row, index) =>
-        Math.abs(Math.log(row.areaMm2 / mm2)) < Math.abs(Math.log((rows[best]?.areaMm2 ?? 1) / mm2)) ? index : best,
-      0,
-    );
-  return nearest(areaMm2) - nearest(findSize(joins)?.areaMm2 ?? areaMm2);
 }
 
 function stepDown(facts: CircuitFacts, { cable, largest, meets, noBarrel }: StepDown): Judgement {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { conductorSizes } from '../reference';
 
 /** An id inside a job. */
 export const id = z.string({ error: 'An id must be text.' }).regex(/^[A-Za-z0-9-]{1,64}$/, {
@@ -16,3 +17,9 @@ export function oneOf<T extends Record<string, unknown>>(record: T, what: string
   const keys = keysOf(record);
   return z.enum(keys, { error: `${what} must be one of: ${keys.join(', ')}.` });
 }
+
+/** One of the sizes in the tables. */
+export const sizeName = z.enum(
+  [...conductorSizes.awg, ...conductorSizes.metric].map((row) => row.size),
+  { error: 'Not a size in the tables. Sizes are written like "14 AWG" or "2.5 mm²".' },
+);

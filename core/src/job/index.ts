@@ -1,3 +1,4 @@
+export * from './buildSchema';
 export * from './differences';
 export * from './fieldNames';
 export * from './fields';

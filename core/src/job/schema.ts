@@ -8,9 +8,10 @@ import {
   ruleSets,
 } from '../reference';
 import { freeText, jobFields } from './fields';
+import { buildSchema, stepsSchema } from './buildSchema';
 import { circuitProblems, repeatedIds } from './circuitProblems';
 import { figuresSchema } from './figuresSchema';
-import { id, oneOf } from './ids';
+import { id, oneOf, sizeName } from './ids';
 import { MOST_PHOTOGRAPHS, photographSchema } from './photographSchema';
 import { waterFields } from './waterFields';
 import { circuitWaterSchema, ingressSchema, poseSchema, wellSchema } from './waterSchema';
@@ -85,11 +86,6 @@ export const bilgeLegSchema = legSchema.extend({
     .optional()
     .describe('Of the auto conductor, one way, m, where it goes another way than manual. Default the same.'),
 });
-
-const sizeName = z.enum(
-  [...conductorSizes.awg, ...conductorSizes.metric].map((row) => row.size),
-  { error: 'Not a size in the tables. Sizes are written like "14 AWG" or "2.5 mm²".' },
-);
 
 export const curvePointSchema = z.strictObject({
   flowLPerH: jobFields.curveFlowLPerH,
@@ -181,6 +177,8 @@ export const circuitSchema = z.strictObject({
   pump: pumpSchema,
   choices: choicesSchema.optional(),
   water: circuitWaterSchema.optional().describe('Its pump, hose and float in a well.'),
+  build: buildSchema.optional().describe('What is decided while it is built, and how it came out.'),
+  steps: stepsSchema.optional().describe('Steps of building it that are done or left out.'),
   note: note.optional(),
 });
 

@@ -1,4 +1,5 @@
 export * from './ampacity';
+export * from './buildRules';
 export * from './cautions';
 export * from './conductors';
 export * from './copper';

@@ -1,3 +1,5 @@
+import { conductorSizes } from './conductors';
+
 /** A butt barrel and the areas of copper that it takes, mm². */
 export interface Barrel {
   readonly colour: string;
@@ -16,3 +18,17 @@ export const barrels: readonly Barrel[] = [
 
 /** The most copper that any barrel takes, mm². */
 export const largestBarrelMm2 = 10.5;
+
+/** How many sizes of the AWG table lie between two areas, mm²; below 0 where the second is the larger. */
+export function sizesApart(areaMm2: number, otherMm2: number): number {
+  return nearestSize(areaMm2) - nearestSize(otherMm2);
+}
+
+/** The place in the AWG table of the size nearest to an area. */
+function nearestSize(mm2: number): number {
+  const away = (one: number) => Math.abs(Math.log(one / mm2));
+  return conductorSizes.awg.reduce(
+    (best, { areaMm2 }, index, rows) => (away(areaMm2) < away(rows[best]?.areaMm2 ?? 1) ? index : best),
+    0,
+  );
+}

@@ -1,3 +1,4 @@
+export * from './asBuilt';
 export * from './exampleBoats';
 export * from './intoWell';
 export * from './keys';

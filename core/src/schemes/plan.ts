@@ -1,5 +1,5 @@
 import type { Netlist, Part, TerminalRef } from '../circuit';
-import type { Battery, Circuit, LegKey } from '../job';
+import type { Battery, Circuit, InsulationColour, LegKey } from '../job';
 import type { LevelSensor } from '../reference';
 
 /** Where a part stands, from dry to wet. */
@@ -10,8 +10,8 @@ export type Role = 'supply' | 'manual' | 'auto' | 'negative';
 
 /** Colours of insulation, with the stripe where there is one. */
 export interface ConductorColour {
-  readonly base: 'red' | 'brown' | 'black' | 'yellow';
-  readonly stripe?: 'white' | 'red' | 'black';
+  readonly base: InsulationColour;
+  readonly stripe?: InsulationColour;
 }
 
 export interface PlannedPart {
@@ -29,6 +29,8 @@ export interface PlannedConductor {
   readonly to: TerminalRef;
   readonly role: Role;
   readonly colour: ConductorColour;
+  /** The colour that it was planned in, where it was built in another. */
+  readonly plannedColour?: ConductorColour;
   /** What it runs in: a cable leg, the unprotected stub before the fuse, behind the panel, or a part's own lead. */
   readonly leg: LegKey | 'stub' | 'panel' | 'lead';
   /** Length of all its runs, one way, m. */
