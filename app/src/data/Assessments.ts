@@ -1,4 +1,5 @@
 import type { AssessedCircuit, Assessment } from '@harbor-latch/core/assess/assessed';
+import type { Building } from '@harbor-latch/core/build/building';
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { Job } from '@harbor-latch/core/job/index';
@@ -15,6 +16,7 @@ export interface AssessAsker {
   fixes(job: Job, circuitId: string | null, units: UnitSystem): Promise<Fixes>;
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]>;
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null>;
+  building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Promise<Building | null>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -67,6 +69,13 @@ export class Assessments {
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null> {
     const what = `verdicts ${job.boat.id} ${circuitId} ${conductorId}`;
     return this.later(what, () => this.asker.verdicts(job, circuitId, conductorId, units));
+  }
+
+  /** What building a circuit takes. */
+  building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Promise<Building | null> {
+    return this.later(`building ${job.boat.id} ${circuitId}`, () =>
+      this.asker.building(job, circuitId, units, temperatureC),
+    );
   }
 
   private later<T>(what: string, ask: () => Promise<T>): Promise<T> {

@@ -1,4 +1,5 @@
 import type { Assessment } from '@harbor-latch/core/assess/assessed';
+import type { Building } from '@harbor-latch/core/build/building';
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
@@ -21,6 +22,7 @@ export function makeAssessments(): Assessments {
     fixes: (...asked) => asker().fixes(...asked),
     alternatives: (...asked) => asker().alternatives(...asked),
     verdicts: (...asked) => asker().verdicts(...asked),
+    building: (...asked) => asker().building(...asked),
   });
 }
 
@@ -156,4 +158,22 @@ export function useVerdicts(job: Job, circuitId: string, conductorId: string | n
     };
   }, [assessments, job, circuitId, conductorId, units]);
   return found?.of === of ? found.verdicts : null;
+}
+
+/** What building a circuit takes: the last that was worked out, until that of the job as it is has come. Null before any. */
+export function useBuilding(job: Job, circuitId: string, temperatureC: number): Building | null {
+  const assessments = useAssessments();
+  const units = useUnits();
+  const [found, setFound] = useState<{ readonly circuitId: string; readonly building: Building | null } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void assessments.building(job, circuitId, units, temperatureC).then(
+      (building) => (gone ? undefined : setFound({ circuitId, building })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, job, circuitId, units, temperatureC]);
+  return found?.circuitId === circuitId ? found.building : null;
 }

@@ -94,6 +94,7 @@ function assessmentsAtOnce(): Assessments {
     fixes: async (...asked) => copied(work.fixes(...asked)),
     alternatives: async (...asked) => copied(work.alternatives(...asked)),
     verdicts: async (...asked) => copied(work.verdicts(...asked)),
+    building: async (...asked) => copied(work.building(...asked)),
   });
 }
 

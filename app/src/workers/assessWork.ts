@@ -1,4 +1,5 @@
 import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/assess/index';
+import { buildingOf, type Building } from '@harbor-latch/core/build/building';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
@@ -96,6 +97,12 @@ export class AssessWork {
   /** What each rating of the fuse would bring, or each size of a conductor; null where nothing is chosen. */
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Verdicts | null {
     return this.assessors[units].verdictsOf(job, circuitId, conductorId);
+  }
+
+  /** What building a circuit takes; null for one that is not sized. @param temperatureC of what cures, °C */
+  building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Building | null {
+    const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
+    return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC);
   }
 
   private stampOf(circuit: AssessedCircuit): number {

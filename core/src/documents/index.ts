@@ -1,3 +1,4 @@
+export * from './buildTables';
 export * from './conductorList';
 export * from './consequences';
 export { holdsInWords } from './holdsInWords';

@@ -97,6 +97,12 @@ export const buildSchema = z.strictObject({
     .strictObject({ pump: z.boolean().optional(), float: z.boolean().optional() })
     .optional()
     .describe('A waterproof disconnect near the pump, and near the float. Default none.'),
+  temperatureC: z
+    .number({ error: 'The temperature must be a number, in °C.' })
+    .min(-5, { error: 'Below −5 °C nothing cures.' })
+    .max(40, { error: 'Above 40 °C read the tube.' })
+    .optional()
+    .describe('Where sealant and epoxy cure, °C. Default 20.'),
   labelCode: freeText(12).optional().describe('Of its labels. Default the first letters of its name.'),
   outlet: outletSchema.optional(),
   cutOut: cutOutSchema.optional(),

@@ -16,6 +16,7 @@ export interface Place extends PlaceLook {
 const looks: readonly PlaceLook[] = [
   { key: 'plan', name: 'Plan', icon: 'pencil-ruler' },
   { key: 'bench', name: 'Bench', icon: 'flash-outline' },
+  { key: 'build', name: 'Build', icon: 'hammer-wrench' },
 ];
 
 /** The places, in the order of the work. */

@@ -3,6 +3,7 @@ import { standingBy, type Standing } from '@harbor-latch/core/assess/standing';
 import type { Finding } from '@harbor-latch/core/findings/finding';
 import type { ReactNode } from 'react';
 import type { IconName } from '../../ui/Icon';
+import { BuildStation } from '../build/BuildStation';
 import { BenchStation } from '../bench/BenchStation';
 import { FloatStation } from '../float/FloatStation';
 import { SizeStation } from '../size/SizeStation';
@@ -101,6 +102,18 @@ export const stations: readonly StationEntry[] = [
       ),
   },
   {
+    key: 'build',
+    name: 'Build',
+    icon: 'hammer-wrench',
+    place: 'build',
+    needsSized: true,
+    frame: 'page',
+    stands: buildStands,
+    show: ({ draft, index, onCircuit, onSelect }) => (
+      <BuildStation draft={draft} index={index} onCircuit={onCircuit} onSelect={onSelect} />
+    ),
+  },
+  {
     key: 'drawing',
     name: 'Drawing',
     icon: 'transit-connection-variant',
@@ -141,6 +154,13 @@ function waterStands(assessed: AssessedCircuit): Stands | null {
   if (assessed.status !== 'incomplete' && assessed.circuit.water === undefined)
     return { standing: 'incomplete', words: 'No well yet' };
   return stands(assessed, ({ topic }) => topic === 'water');
+}
+
+/** How far the building of a circuit has come. */
+function buildStands({ status, circuit }: AssessedCircuit): Stands | null {
+  const marked = Object.keys(circuit.steps ?? {}).length;
+  if (status === 'incomplete' || marked === 0) return null;
+  return { standing: 'good', words: marked === 1 ? '1 step done' : `${marked} steps done` };
 }
 
 /** A station by the name in an address; the survey for any other. */

@@ -14,7 +14,7 @@ import { LegFuseField } from './LegFuseField';
 import { LightFields } from './LightFields';
 import { More } from '../../fields/More';
 import { NumberField } from '../../fields/NumberField';
-import { PostFields } from './PostFields';
+import { PostFields } from '../../fields/PostFields';
 import { RelayFields } from './RelayFields';
 import { Stage } from './Stage';
 

@@ -1,8 +1,8 @@
 import { terminalName, terminalsOf } from '@harbor-latch/core/circuit/index';
 import type { Battery, Circuit } from '@harbor-latch/core/job/index';
 import { outlinePlan, terminalInWords } from '@harbor-latch/core/schemes/index';
-import { Words } from '../../ui/Words';
-import { TextField } from '../../fields/TextField';
+import { Words } from '../ui/Words';
+import { TextField } from './TextField';
 
 /** What is printed at each post of the real panel; from then on it is called that. */
 export function PostFields({
