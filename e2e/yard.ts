@@ -21,6 +21,7 @@ export function placesOf(job: Job) {
     size: `${circuit}/size`,
     float: `${circuit}/float`,
     bench: `${circuit}/bench`,
+    build: `${circuit}/build`,
     drawing: `${circuit}/drawing`,
   };
 }

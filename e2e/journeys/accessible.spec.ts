@@ -16,6 +16,7 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['size', 'Main bilge pump', (job) => placesOf(job).size],
   ['float', 'Main bilge pump', (job) => placesOf(job).float],
   ['bench', 'Main bilge pump', (job) => placesOf(job).bench],
+  ['build', 'Main bilge pump', (job) => placesOf(job).build],
   ['drawing', 'Main bilge pump', (job) => placesOf(job).drawing],
   ['settings', 'Settings', () => '/settings'],
   ['reference', 'Tables, rules and cautions', () => '/reference'],

@@ -18,11 +18,14 @@ export function useSay(): (text: string, undo?: () => void) => void {
 export function SaidProvider({ children }: { readonly children: ReactNode }) {
   const [saying, setSaying] = useState<Saying | null>(null);
   const close = useCallback(() => setSaying(null), []);
+  // Each is shown for its own time: one that takes another's place does not go with it.
+  const [count, setCount] = useState(0);
   const [above, setAbove] = useState(0);
   const say = useMemo(
     () => (next: Saying) => {
       setAbove(footHeight());
       setSaying(next);
+      setCount((before) => before + 1);
     },
     [],
   );
@@ -31,6 +34,7 @@ export function SaidProvider({ children }: { readonly children: ReactNode }) {
       {children}
       <Portal>
         <Snackbar
+          key={count}
           visible={saying !== null}
           onDismiss={close}
           duration={7000}

@@ -109,8 +109,17 @@ export const stations: readonly StationEntry[] = [
     needsSized: true,
     frame: 'page',
     stands: buildStands,
-    show: ({ draft, index, onCircuit, onSelect }) => (
-      <BuildStation draft={draft} index={index} onCircuit={onCircuit} onSelect={onSelect} />
+    show: ({ draft, index, room, onCircuit, onSelect, onGo }) => (
+      <BuildStation
+        draft={draft}
+        index={index}
+        onCircuit={onCircuit}
+        onSelect={onSelect}
+        onShow={(id) => {
+          onSelect(id);
+          if (room.layout !== 'wide') onGo('drawing');
+        }}
+      />
     ),
   },
   {

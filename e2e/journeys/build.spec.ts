@@ -1,0 +1,80 @@
+import { readFile } from 'node:fs/promises';
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+
+const tool = (page: Page, name: string) =>
+  page.getByRole('tab', { name, exact: true }).filter({ visible: true }).click();
+const shown = (page: Page, text: string | RegExp) => page.getByText(text).filter({ visible: true });
+
+test('a circuit is built from the phone: what to cut, how to join, what to buy, one step after the other', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'To be built'));
+  const { build } = placesOf(job);
+  await open(page, build, 'Main bilge pump');
+
+  // 1.05 × 5.5 + 0.3 + 0.45 + 0.1 + 0.05 + 0.1 = 6.775, to the next tenth.
+  const manual = page.getByRole('button', { name: /^Manual positive: / });
+  await expect(manual).toHaveAccessibleName('Manual positive: 10 AWG, brown, 6.8 m');
+  await manual.click();
+  await expect(shown(page, 'Up to bench or deck')).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'Insulation of Manual positive' }).getByRole('radio', { name: 'yellow' }).click();
+  await expect(shown(page, /Yellow is a negative: a positive in it is joined to the bus/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Banded brown at both ends' }).click();
+  await expect(shown(page, /Yellow is a negative: a positive in it/)).toBeHidden();
+  await expect(shown(page, /Manual positive: yellow in place of brown, banded/)).toBeVisible();
+  await page.getByLabel('Manual positive as pulled, in m').fill('5.2');
+  await expect(shown(page, /5.2 m as pulled is shorter than its route of 5.5 m/)).toBeVisible();
+  await page.getByLabel('Manual positive as pulled, in m').fill('6.1');
+  await expect(shown(page, /as pulled is shorter/)).toBeHidden();
+  const leaving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Cut list as CSV' }).click();
+  const csv = await readFile(await (await leaving).path(), 'utf8');
+  expect(csv).toContain('"Manual / off / auto, manual"');
+  expect(csv.split('\r\n').filter((line) => line.startsWith('Manual positive,'))).toHaveLength(1);
+
+  await tool(page, 'Joints');
+  await page.getByRole('radiogroup', { name: 'Way of joining', exact: true }).getByRole('radio', { name: 'Terminal block or stud' }).click();
+  await expect(shown(page, /1\.5 mΩ a joint; 15 minutes for all of them/)).toBeVisible();
+  await tool(page, 'Parts');
+  await expect(shown(page, 'Terminal blocks or studs')).toBeVisible();
+
+  await tool(page, 'Steps');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(shown(page, /^Next · .* · 1 of 20 done$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(shown(page, /^Next · .* · 0 of 20 done$/)).toBeVisible();
+  for (const done of [1, 2, 3]) {
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(shown(page, new RegExp(`· ${done} of 20 done$`))).toBeVisible();
+  }
+  // One ahead of its time, and one that is left out: only with a reason.
+  await page.getByRole('button', { name: /^Step \d+, Bed the skin fitting/ }).click();
+  await page.getByRole('button', { name: /^Done/ }).last().click();
+  await expect(shown(page, 'Polyurethane takes a load').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it out' }).first().click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Say why' })).toBeVisible();
+  await page.getByLabel('Why').fill('There already');
+  await page.getByRole('dialog').getByRole('button', { name: 'Leave it out' }).click();
+  await expect(shown(page, 'Left out: There already')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+  await expect
+    .poll(async () => Object.keys((await storedBoat(request, job.boat.id)).job.circuits[0]?.steps ?? {}).length)
+    .toBe(5);
+  const { job: stored } = await storedBoat(request, job.boat.id);
+  expect(stored.circuits[0]?.build).toMatchObject({
+    school: 'block',
+    colours: { manual: { base: 'yellow', banded: true } },
+    pulledM: { manual: 6.1 },
+  });
+  // What was built counts everywhere, and the clock ran on with the page closed.
+  await open(page, placesOf(job).size, 'Main bilge pump');
+  await expect(shown(page, 'yellow').first()).toBeVisible();
+  await open(page, build, 'Main bilge pump');
+  await tool(page, 'Steps');
+  await expect(shown(page, /^until .* to go$/)).toBeVisible();
+});
