@@ -6,6 +6,8 @@ export class Signal {
   private server: Server | undefined;
   private readonly sockets = new Set<Socket>();
   private port = 0;
+  /** Set: the server has a release of this name, whose service worker differs from the one before. */
+  release = '';
 
   private constructor(private readonly to: URL) {}
 
@@ -31,8 +33,12 @@ export class Signal {
   async mend(): Promise<void> {
     const server = createServer((incoming, answer) => {
       const { url: path, method, headers } = incoming;
-      const onward = ask({ host: this.to.hostname, port: this.to.port, path, method, headers }, (from) => {
-        answer.writeHead(from.statusCode ?? 502, from.headers);
+      const renewed = path === '/sw.js' && this.release !== '';
+      const sent = renewed ? { ...headers, 'accept-encoding': 'identity' } : headers;
+      const onward = ask({ host: this.to.hostname, port: this.to.port, path, method, headers: sent }, (from) => {
+        const { 'content-length': _length, etag: _tag, ...others } = from.headers;
+        answer.writeHead(from.statusCode ?? 502, renewed ? others : from.headers);
+        if (renewed) answer.write(`// ${this.release}\n`);
         from.pipe(answer);
       });
       onward.on('error', () => answer.destroy());

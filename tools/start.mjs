@@ -34,11 +34,23 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
     if (signal !== 'SIGINT' || !process.stdin.isTTY) child.kill(signal);
   });
 }
-// npm hands a signal to the shell it runs this in, which passes nothing on: with its parent gone this ends too.
+// npm hands a signal to the shell it runs this in, which passes nothing on, and killed it hands on nothing at all: with
+// the shell gone, or npm behind it, this ends too.
 if (process.env['npm_lifecycle_event'] !== undefined) {
-  const parent = process.ppid;
+  const above = ancestors();
   setInterval(() => {
-    if (process.ppid !== parent) child.kill('SIGTERM');
+    if (ancestors() !== above) child.kill('SIGTERM');
   }, 500).unref();
+}
+
+/** The process that runs this, and the one that runs that. */
+function ancestors() {
+  const parent = process.ppid;
+  try {
+    // After the name in brackets: state, parent.
+    return `${parent} ${readFileSync(`/proc/${parent}/stat`, 'utf8').split(') ').pop()?.split(' ')[1]}`;
+  } catch {
+    return String(parent);
+  }
 }
 child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));

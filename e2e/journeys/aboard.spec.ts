@@ -120,3 +120,36 @@ test('what an earlier release kept on the device is carried over once, and what 
     'latch.draft.cut',
   ]);
 });
+
+test('a newer release waits beside the old one, is said, and is begun in all tabs together with what was typed', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  const signal = await Signal.to(baseURL ?? '');
+  const device = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
+  const job = await addBoat(request, demoBoat('pinnock', 'Renewed'));
+  const first = await device.newPage();
+  await open(first, `${signal.address}${placesOf(job).survey}`, 'Bilge pump');
+  await onDevice(first);
+  await first.reload();
+  await first.getByLabel('Pump amperes, in A').fill('four');
+  const second = await device.newPage();
+  await open(second, `${signal.address}/`, 'Yard');
+  await expect.poll(() => second.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await expect(second.getByText('A newer version of Harbor Latch is on this device', { exact: false })).toBeHidden();
+
+  signal.release = 'newer';
+  await second.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
+  await expect(second.getByText('A newer version of Harbor Latch is on this device', { exact: false })).toBeVisible();
+  // The old one still serves both tabs: nothing is mixed.
+  await expect(first.getByLabel('Pump amperes, in A')).toHaveValue('four');
+  const reloads = Promise.all([first.waitForEvent('load'), second.waitForEvent('load')]);
+  await second.getByRole('button', { name: 'Begin the new version' }).click();
+  await reloads;
+  await expect(first.getByLabel('Pump amperes, in A')).toHaveValue('four');
+  await expect(second.getByRole('heading', { level: 1, name: 'Yard' })).toBeVisible();
+  await expect(second.getByText('A newer version of Harbor Latch is on this device', { exact: false })).toBeHidden();
+  await device.close();
+  await signal.cut();
+});

@@ -1,10 +1,10 @@
-import { createServer } from 'node:http';
 import { setTimeout as wait } from 'node:timers/promises';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { applyMigrations, connect } from './db/connect';
 import { Live } from './live/live';
 import { storesOn } from './stores';
+import { limitedServer } from './limits';
 import { judgeInWorker } from './summaries/judgeInWorker';
 import { Summaries } from './summaries/Summaries';
 
@@ -80,13 +80,7 @@ const app = createApp({
 });
 const host = process.env['HOST'] ?? '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4318);
-const server = createServer(app);
-// Longer than a browser leaves a connection idle: one closed here just as a request goes out fails that request.
-server.keepAliveTimeout = 65_000;
-server.headersTimeout = 20_000;
-// A body that trickles in holds a connection no longer than this, and no more are held at once.
-server.requestTimeout = 40_000;
-server.maxConnections = 2000;
+const server = limitedServer(app);
 
 server.once('error', (error) => {
   logger.fatal({ err: error.message }, 'cannot listen');

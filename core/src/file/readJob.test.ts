@@ -55,6 +55,16 @@ describe('a job file', () => {
     });
   });
 
+  it('with a photograph of a circuit that is not there, or twice under one id, is refused at its place', () => {
+    const hung = { id: 'one', photo: 'a'.repeat(64), small: 'b'.repeat(64), addedAt: '2026-05-01T09:30:00Z' };
+    const read = (...photographs: readonly object[]) => problemsOf(readJob({ ...example(), photographs })).map(({ path }) => path);
+    expect(read(hung)).toEqual([]);
+    expect(read({ ...hung, circuitId: 'gone' })).toEqual(['$.photographs[0].circuitId']);
+    expect(read(hung, hung)).toEqual(['$.photographs[1].id']);
+    expect(read({ ...hung, photo: 'A'.repeat(64) })).toEqual(['$.photographs[0].photo']);
+    expect(read({ ...hung, addedAt: 'yesterday' })).toEqual(['$.photographs[0].addedAt']);
+  });
+
   it('with a misspelt key names the key that was meant', () => {
     const [problem] = problemsOf(readJob(withValue('circuits.0.legs.panelToBilge.lenghtM', 5)));
     expect(problem).toEqual({

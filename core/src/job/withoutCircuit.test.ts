@@ -19,6 +19,17 @@ describe('removing a circuit', () => {
     expect(other?.alarm).toEqual({ alsoFrom: 'drain' });
   });
 
+  it('takes its photographs with it, and leaves the others', () => {
+    const hung = { photo: 'a'.repeat(64), small: 'b'.repeat(64), addedAt: '2026-05-01T09:30:00Z' };
+    const photographs = [
+      { ...hung, id: 'boat' },
+      { ...hung, id: 'own', circuitId: 'main' },
+      { ...hung, id: 'other', circuitId: 'drain' },
+    ];
+    expect(withoutCircuit({ ...job, photographs }, 'main').photographs?.map(({ id }) => id)).toEqual(['boat', 'other']);
+    expect(withoutCircuit({ ...job, photographs: photographs.slice(1, 2) }, 'main')).not.toHaveProperty('photographs');
+  });
+
   it('touches nothing that has to do with others', () => {
     expect(withoutCircuit(job, 'other').circuits).toEqual(job.circuits.slice(0, 3));
   });

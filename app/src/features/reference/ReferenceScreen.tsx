@@ -1,6 +1,7 @@
 import {
   awgAmpacity,
   barrels,
+  buildRules,
   batteryChemistry,
   cautions,
   conductorSizes,
@@ -8,10 +9,12 @@ import {
   dropSchools,
   metricAmpacity,
   minimumSize,
+  jointSchools,
   ourRules,
   protectionFamilies,
   protectionPlace,
   pumpCatalogue,
+  sealants,
   ruleSets,
   type AmpacityTable,
   type CableFamily,
@@ -109,6 +112,26 @@ export function ReferenceScreen() {
             </Words>
           </View>
         ))}
+      </FoldedCard>
+      <FoldedCard title="Rules for building" summary="Slack, spares, holes and what joints cost">
+        {Object.values(buildRules).map(({ name, value, unit, reason }) => (
+          <View key={name}>
+            <Words kind="strong">{`${name} ${ruleFigure(value, unit, units)}`}</Words>
+            <Words kind="small" muted>
+              {reason}
+            </Words>
+          </View>
+        ))}
+        <ReferenceTable
+          label="Ways of joining"
+          heads={['Way', 'mΩ', 'Minutes']}
+          rows={Object.values(jointSchools).map(({ name, ohm, minutes }) => [name, String(ohm * 1000), String(minutes)])}
+        />
+        <ReferenceTable
+          label="Sealants at 20 °C"
+          heads={['Sealant', 'Takes a load', 'Cured through']}
+          rows={Object.values(sealants).map(({ name, skinH, fullH }) => [name, `${skinH} h`, `${fullH} h`])}
+        />
       </FoldedCard>
       <FoldedCard title="Butt barrels" summary="Colour and copper by size">
         <ReferenceTable
