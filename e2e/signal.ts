@@ -6,6 +6,8 @@ export class Signal {
   private server: Server | undefined;
   private readonly sockets = new Set<Socket>();
   private port = 0;
+  /** So long each request takes on its way, ms. */
+  delayMs = 0;
   /** Set: the server has a release of this name, whose service worker differs from the one before. */
   release = '';
 
@@ -43,7 +45,7 @@ export class Signal {
       });
       onward.on('error', () => answer.destroy());
       answer.on('close', () => onward.destroy());
-      incoming.pipe(onward);
+      setTimeout(() => incoming.pipe(onward), this.delayMs);
     });
     server.on('connection', (socket) => {
       this.sockets.add(socket);

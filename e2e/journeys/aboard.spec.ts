@@ -153,3 +153,54 @@ test('a newer release waits beside the old one, is said, and is begun in all tab
   await device.close();
   await signal.cut();
 });
+
+/** Edits in a row over a slow link; a drill makes more of them. */
+const EDITS = Number(process.env['EDITS'] ?? 20);
+
+test('edits one after the other on a slow phone over a slow link are never a conflict of one’s own, and arrive once', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  test.setTimeout(120_000 + EDITS * 3000);
+  const signal = await Signal.to(baseURL ?? '');
+  const device = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
+  const job = await addBoat(request, demoBoat('pinnock', 'Slow'));
+  const first = await device.newPage();
+  await open(first, `${signal.address}/`, 'Yard');
+  await expect(first.getByRole('link', { name: /^Boat Slow/ })).toBeVisible();
+  await onDevice(first);
+  await first.close();
+
+  // From cold with no server at all, on a processor four times slower.
+  await signal.cut();
+  const page = await device.newPage();
+  const slow = await page.context().newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const began = Date.now();
+  await page.goto(`${signal.address}/`);
+  await expect(page.getByRole('link', { name: /^Boat Slow/ })).toBeVisible();
+  test.info().annotations.push({ type: 'cold start without a server, ms', description: String(Date.now() - began) });
+
+  signal.delayMs = 1500;
+  await signal.mend();
+  await page.goto(`${signal.address}${placesOf(job).survey}`);
+  const more = page.getByRole('button', { name: 'More Source to panel, one way' });
+  await expect(more).toBeVisible();
+  const field = page.getByLabel('Source to panel, one way, in m');
+  const from = Number(await field.inputValue());
+  for (let edit = 0; edit < EDITS; edit += 1) {
+    await more.click();
+    // Some fold into one save, some are made while one is under way.
+    await page.waitForTimeout(edit % 3 === 0 ? 900 : 120);
+  }
+  const to = Number(await field.inputValue());
+  expect(to).toBeGreaterThan(from);
+  await expect(page.getByText('Saved', { exact: true }).filter({ visible: true })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/[Cc]hanged elsewhere/)).toHaveCount(0);
+  const stored = await storedBoat(request, job.boat.id);
+  expect(stored.job.circuits[0]?.legs.sourceToPanel.lengthM).toBeCloseTo(to, 6);
+  expect(stored.version).toBeLessThanOrEqual(EDITS + 1);
+  await device.close();
+  await signal.cut();
+});

@@ -73,6 +73,13 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
     colours: { manual: { base: 'yellow', banded: true } },
     pulledM: { manual: 6.1 },
   });
+  await open(page, build, 'Main bilge pump');
+  await tool(page, 'Steps');
+  const calendar = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Steps as a calendar' }).click();
+  const ics = await readFile(await (await calendar).path(), 'utf8');
+  expect(ics.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThan(14);
+  expect(ics).toContain('Polyurethane takes a load: over');
   // What was built counts everywhere, and the clock ran on with the page closed.
   await open(page, placesOf(job).size, 'Main bilge pump');
   await expect(shown(page, 'yellow').first()).toBeVisible();

@@ -60,7 +60,7 @@ test(
     await expect(auto).toHaveAttribute('aria-checked', 'true');
     if (project.name === 'phone') {
       await expect(page.getByRole('heading', { name: 'Auto positive, 18 AWG' })).toBeVisible();
-      await expect(page.getByText('brown with white stripe, 5.5\u00a0m, 133\u00a0mΩ')).toBeVisible();
+      await expect(page.getByText('blue, 5.5\u00a0m, 133\u00a0mΩ')).toBeVisible();
     } else {
       await expect(page.getByRole('button', { name: 'Auto positive, 18 AWG: close' })).toBeVisible();
     }

@@ -1,4 +1,5 @@
 import { drillLoad } from './drillLoad';
+import { drillSlowLink } from './drillSlowLink';
 import { run } from './run';
 import { say } from './say';
 
@@ -10,12 +11,13 @@ const drills: Readonly<Record<string, { readonly tests: string; readonly env: Re
   offline: { tests: 'offline', env: { CHANGES: '500' } },
 };
 
-/** `npm run drill [-- boats | badinput | kills | offline | load]`: all but the load without a name. */
+/** `npm run drill [-- boats | badinput | kills | offline | load | slowlink]`: all but the last two without a name. */
 async function main(): Promise<void> {
   const [name] = process.argv.slice(2);
   if (name === 'load') return drillLoad();
+  if (name === 'slowlink') process.exit((await drillSlowLink()) ? 0 : 1);
   if (name !== undefined && !(name in drills)) {
-    say(`Drills: ${[...Object.keys(drills), 'load'].join(', ')}`);
+    say(`Drills: ${[...Object.keys(drills), 'load', 'slowlink'].join(', ')}`);
     process.exit(2);
   }
   const chosen = Object.entries(drills).filter(([one]) => name === undefined || one === name);

@@ -7,6 +7,7 @@ import type { Aboard } from '../device/Aboard';
 import { keepEdit, removeBoat, sameJob, settle, tryAgain, type Hand, type Settlement } from '../device/changes';
 import type { BoatRow } from '../device/rows';
 import type { Sender } from '../device/Sender';
+import type { Change } from '../device/tables';
 import {
   adopted,
   changed,
@@ -28,6 +29,9 @@ interface Work extends Worked {
   readonly kept: Kept | null;
 }
 
+/** Something done on the device in the same change as an edit. */
+type Along = (change: Change, hand: Hand) => Promise<void>;
+
 /**
  * The boats as the pages show them: at once what is done, while the device keeps it and the server is told. A dead
  * server, a reload, a second tab or a stale copy loses nothing.
@@ -37,6 +41,8 @@ export class DraftStore {
   /** Boats with something that the device has not kept yet, and those of which it is being kept. */
   private readonly dirty = new Set<string>();
   private readonly keeping = new Set<string>();
+  /** What is to be done on the device together with an edit, by boat. */
+  private readonly along = new Map<string, readonly Along[]>();
   private drafts: ReadonlyMap<string, Draft> = new Map();
   private readonly listeners = new Set<() => void>();
 
@@ -77,6 +83,12 @@ export class DraftStore {
   /** Replaces a boat's job; `undo` brings the one before back. */
   change(id: string, job: Job): void {
     this.update(id, (of) => (of.job === job ? of : following(changed(of, job), of.job)));
+  }
+
+  /** Replaces a boat's job, and does something more with what lies on the device: both, or neither. */
+  changeWith(id: string, job: Job, along: Along): void {
+    this.along.set(id, [...(this.along.get(id) ?? []), along]);
+    this.change(id, job);
   }
 
   /**
@@ -178,7 +190,13 @@ export class DraftStore {
     for (let work = this.work.get(id); work && this.dirty.has(id); work = this.work.get(id)) {
       this.dirty.delete(id);
       const { job, typed, seen, kept } = work;
-      const row = await this.aboard.change((change) => keepEdit(change, { id, job, typed, seen, kept }, this.hand()));
+      const along = this.along.get(id) ?? [];
+      this.along.delete(id);
+      const row = await this.aboard.change(async (change) => {
+        const after = await keepEdit(change, { id, job, typed, seen, kept }, this.hand());
+        for (const one of along) await one(change, this.hand());
+        return after;
+      });
       const now = this.work.get(id);
       // What was done meanwhile was done from what this page showed; it is brought together with the row next.
       if (now && now !== work)

@@ -1,7 +1,7 @@
 import { ServerAway, ServerProblem } from '../data/api';
 import { aboard as opened, id, job, later } from '../testing/oneBoat.fixture';
 import { lastingTables, Tab, YardServer } from '../testing/world.fixture';
-import { keepPicture, thinPictures } from './pictureRows';
+import { keepPicture, sendPicture, thinPictures, type MadePicture } from './pictureRows';
 import { Pictures } from './Pictures';
 
 const blob = (text: string) => new Blob([text], { type: 'image/jpeg' });
@@ -18,15 +18,26 @@ function picturesOf(tab: Tab, fetched: (asked: string) => Promise<Blob>, room = 
   return new Pictures(tab.aboard, fetched, hand, (held) => `url:${held.size}`, async () => room);
 }
 
+/** Hangs a picture on the boat as a page does. */
+async function hang(tab: Tab, pictures: Pictures, picture: MadePicture) {
+  await pictures.keep(picture);
+  const now = tab.draft(id)?.job ?? job;
+  const hung = { id: picture.large.id.slice(0, 8), photo: picture.large.id, small: picture.small.id };
+  const photographs = [...(now.photographs ?? []), { ...hung, addedAt: '2026-05-01T09:30:00Z' }];
+  tab.store.changeWith(id, { ...now, photographs }, (change, hand) => sendPicture(change, boat, picture, hand));
+}
+
 const nowhere = () => Promise.reject(new ServerAway());
 
 describe('photographs on the device', () => {
   it('are sent small first, then whole, after what was typed', async () => {
     const { server, tab } = await opened();
     server.away = true;
-    const pictures = picturesOf(tab, nowhere);
-    await pictures.keep(boat, made('a', 'b'));
-    tab.store.change(id, { ...job, boat: { ...job.boat, berth: 'Staithe 3' } });
+    await hang(tab, picturesOf(tab, nowhere), made('a', 'b'));
+    await later(10);
+    // Both are on the device, or neither.
+    expect(tab.aboard.waiting.map(({ kind }) => kind).sort()).toEqual(['photo', 'save']);
+    expect(tab.aboard.boats.get(id)?.job.photographs).toHaveLength(1);
     await later(900);
     server.away = false;
     tab.store.saveAll();
@@ -40,12 +51,13 @@ describe('photographs on the device', () => {
   it('that the server does not take stay, with its reason, hold up nothing, and are tried again when asked', async () => {
     const { server, tab } = await opened();
     server.refusesPhoto = 'The photograph is no whole JPEG.';
-    await picturesOf(tab, nowhere).keep(boat, made('a', 'b'));
-    await later(50);
+    await hang(tab, picturesOf(tab, nowhere), made('a', 'b'));
+    await later(1000);
     expect(tab.aboard.waiting).toMatchObject([
       { kind: 'photo', refused: 'The server did not take this: The photograph is no whole JPEG.' },
     ]);
-    tab.store.change(id, { ...job, boat: { ...job.boat, berth: 'Staithe 3' } });
+    const now = tab.draft(id)?.job ?? job;
+    tab.store.change(id, { ...now, boat: { ...now.boat, berth: 'Staithe 3' } });
     await later(1000);
     expect(server.find(id)?.job.boat.berth).toBe('Staithe 3');
     server.refusesPhoto = null;
@@ -98,7 +110,8 @@ describe('photographs on the device', () => {
       for (const [letter, day] of [['a', 3], ['b', 1], ['c', 2]] as const)
         await change.photos.put({ id: hash(letter), blob: blob(letter), at: at(day), small: false });
       await change.photos.put({ id: hash('e'), blob: blob('e'), at: at(1), small: true });
-      await keepPicture(change, boat, made('f', '9'), { by: '', now: at(0), newId: () => 'change-1' });
+      await keepPicture(change, made('f', '9'), at(0));
+      await sendPicture(change, boat, made('f', '9'), { by: '', now: at(0), newId: () => 'change-1' });
       await thinPictures(change, 2);
     });
     const left = new Set(await tab.aboard.photoIds());
@@ -111,7 +124,7 @@ describe('photographs on the device', () => {
     const tab = await new Tab(new YardServer(), tables).open(false);
     const pictures = picturesOf(tab, nowhere);
     tables.full = true;
-    await expect(pictures.keep(boat, made('a', 'b'))).rejects.toThrow('No room');
+    await expect(pictures.keep(made('a', 'b'))).rejects.toThrow('No room');
     expect([tab.aboard.waiting, tab.aboard.lasting]).toEqual([[], true]);
   });
 });

@@ -47,9 +47,9 @@ export class Pictures {
     return asked;
   }
 
-  /** Keeps a new picture of a boat and has it sent. @throws where there is no room on this device */
-  async keep(boat: { readonly id: string; readonly name: string }, made: MadePicture): Promise<void> {
-    const keep = () => this.aboard.changeOrThrow((change) => keepPicture(change, boat, made, this.hand()));
+  /** Keeps a new picture here, for what hangs it on something to have it sent. @throws where there is no room on this device */
+  async keep(made: MadePicture): Promise<void> {
+    const keep = () => this.aboard.changeOrThrow((change) => keepPicture(change, made, this.hand().now));
     try {
       await keep();
     } catch {

@@ -11,16 +11,20 @@ export interface MadePicture {
 /** So many pictures stay whole on a device that has room; those looked at or made last. */
 export const MOST_WHOLE = 200;
 
-/** Keeps a picture of a boat, and has it sent to the server. */
-export async function keepPicture(
+/** Keeps a picture on the device, whole and small. */
+export async function keepPicture(change: Change, { large, small }: MadePicture, at: number): Promise<void> {
+  await change.photos.put({ ...large, at, small: false });
+  await change.photos.put({ ...small, at, small: true });
+}
+
+/** Has a picture that is kept here sent to the server. */
+export async function sendPicture(
   change: Change,
   boat: { readonly id: string; readonly name: string },
   { large, small }: MadePicture,
   hand: Hand,
 ): Promise<void> {
   const { by, now: at } = hand;
-  await change.photos.put({ ...large, at, small: false });
-  await change.photos.put({ ...small, at, small: true });
   await change.waiting.put({
     id: hand.newId(),
     boatId: boat.id,

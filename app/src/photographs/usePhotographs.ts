@@ -4,6 +4,7 @@ import { useState, useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
 import { useDrafts } from '../data/boats';
 import type { Draft } from '../data/draft';
+import { sendPicture } from '../device/pictureRows';
 import { chooseFiles } from '../data/files';
 import { madePicture } from '../data/madePicture';
 import { useSettings } from '../data/settings';
@@ -46,7 +47,7 @@ export function usePhotographs({ id, job }: Pick<Draft, 'id' | 'job'>, circuitId
     if (!made.ok) return made.message;
     const { large, small } = made.picture;
     try {
-      await pictures.keep({ id, name: job.boat.name }, made.picture);
+      await pictures.keep(made.picture);
     } catch {
       return `${file.name}: this device has no room for it. Free some space, then choose it again.`;
     }
@@ -58,7 +59,11 @@ export function usePhotographs({ id, job }: Pick<Draft, 'id' | 'job'>, circuitId
       addedAt: new Date().toISOString(),
       ...(settings.person === '' ? {} : { addedBy: settings.person }),
     };
-    change((before) => [...before, photograph]);
+    const now = drafts.all().get(id)?.job;
+    if (now)
+      drafts.changeWith(id, withPhotographs(now, [...(now.photographs ?? none), photograph]), (on, hand) =>
+        sendPicture(on, { id, name: now.boat.name }, made.picture, hand),
+      );
     return null;
   };
   const choose = async () => {

@@ -102,7 +102,7 @@ export class AssessWork {
   /** What building a circuit takes; null for one that is not sized. @param temperatureC of what cures, °C */
   building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Building | null {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
-    return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC);
+    return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC, Date.now());
   }
 
   private stampOf(circuit: AssessedCircuit): number {

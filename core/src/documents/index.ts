@@ -1,4 +1,5 @@
 export * from './buildTables';
+export * from './stepEvents';
 export * from './conductorList';
 export * from './consequences';
 export { holdsInWords } from './holdsInWords';
