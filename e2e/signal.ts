@@ -1,5 +1,6 @@
 import { createServer, request as ask, type Server } from 'node:http';
 import type { AddressInfo, Socket } from 'node:net';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
 
 /** A way to the server that can be cut and mended, as a signal in a bilge is. */
 export class Signal {
@@ -55,4 +56,21 @@ export class Signal {
     this.port = (server.address() as AddressInfo).port;
     this.server = server;
   }
+}
+
+/** A phone of its own on a link that can be cut. */
+export async function phoneOnLink(
+  browser: Browser,
+  address: string | undefined,
+): Promise<{ readonly signal: Signal; readonly device: BrowserContext }> {
+  const signal = await Signal.to(address ?? '');
+  const device = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
+  return { signal, device };
+}
+
+/** Waits until every file of the application lies on the device. */
+export async function onDevice(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
 }

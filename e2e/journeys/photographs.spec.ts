@@ -1,6 +1,6 @@
 import { readPhoto } from '@harbor-latch/core/wire/photograph';
 import { addPhotographs, cameraPhotograph } from '../photograph';
-import { Signal } from '../signal';
+import { onDevice, phoneOnLink } from '../signal';
 import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
 
 const jpeg = (name: string, buffer: Buffer) => ({ name, mimeType: 'image/jpeg', buffer });
@@ -50,12 +50,11 @@ test('a photograph taken without a signal is seen without one, and is sent once 
   request,
   baseURL,
 }) => {
-  const signal = await Signal.to(baseURL ?? '');
-  const device = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
+  const { signal, device } = await phoneOnLink(browser, baseURL);
   const job = await addBoat(request, demoBoat('pinnock', 'In the dark'));
   const page = await device.newPage();
   await open(page, `${signal.address}${placesOf(job).survey}`, 'Bilge pump');
-  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await onDevice(page);
   await signal.cut();
   await addPhotographs(page, [jpeg('plate.jpg', await cameraPhotograph(page, 900, 700))]);
   await expect(page.getByText('1 photograph of this boat waits to be sent')).toBeVisible();

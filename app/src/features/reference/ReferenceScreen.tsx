@@ -18,6 +18,7 @@ import {
   ruleSets,
   type AmpacityTable,
   type CableFamily,
+  type OurRule,
 } from '@harbor-latch/core/reference/index';
 import { formatOpening, formatQuantity, plainNumber, type UnitSystem } from '@harbor-latch/core/units/index';
 import { View } from 'react-native';
@@ -104,24 +105,10 @@ export function ReferenceScreen() {
         <Words kind="small" muted>
           Findings that stand on one of these name “our rule” as their source.
         </Words>
-        {Object.values(ourRules).map(({ name, value, unit, reason }) => (
-          <View key={name}>
-            <Words kind="strong">{`${name} ${ruleFigure(value, unit, units)}`}</Words>
-            <Words kind="small" muted>
-              {reason}
-            </Words>
-          </View>
-        ))}
+        <Rules rules={Object.values(ourRules)} />
       </FoldedCard>
       <FoldedCard title="Rules for building" summary="Slack, spares, holes and what joints cost">
-        {Object.values(buildRules).map(({ name, value, unit, reason }) => (
-          <View key={name}>
-            <Words kind="strong">{`${name} ${ruleFigure(value, unit, units)}`}</Words>
-            <Words kind="small" muted>
-              {reason}
-            </Words>
-          </View>
-        ))}
+        <Rules rules={Object.values(buildRules)} />
         <ReferenceTable
           label="Ways of joining"
           heads={['Way', 'mΩ', 'Minutes']}
@@ -188,6 +175,19 @@ function Conductors({ family }: { readonly family: CableFamily }) {
 }
 
 /** A threshold with its unit; lengths in the unit system in force. */
+/** Figures of our own, each with why it is what it is. */
+function Rules({ rules }: { readonly rules: readonly OurRule[] }) {
+  const units = useUnits();
+  return rules.map(({ name, value, unit, reason }) => (
+    <View key={name}>
+      <Words kind="strong">{`${name} ${ruleFigure(value, unit, units)}`}</Words>
+      <Words kind="small" muted>
+        {reason}
+      </Words>
+    </View>
+  ));
+}
+
 function ruleFigure(value: number, unit: string, units: UnitSystem): string {
   if (unit === 'm') return formatQuantity(value, 'shortLength', units);
   return unit.startsWith('of ') ? `${plainNumber(100 * value, 0)} % ${unit}` : `${plainNumber(value, 2)}\u00a0${unit}`;
