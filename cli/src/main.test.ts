@@ -66,10 +66,16 @@ describe('the headless command', () => {
       from: { part: 'switch', terminal: 'manual' },
       labels: ['MAIN-MANUAL-A', 'MAIN-MANUAL-B'],
     });
-    expect(joints?.find(({ id }) => id === 'joint-negative')).toMatchObject({ barrel: 'yellow', stripMm: 10, pullN: 67 });
+    expect(joints?.find(({ id }) => id === 'joint-negative')).toMatchObject({
+      barrel: 'yellow',
+      stripMm: 10,
+      pullN: 67,
+    });
     expect(steps?.find(({ id }) => id === 'fuse-in')?.['needs']).toEqual(['dead-tests']);
     expect(order?.length).toBeGreaterThan(3);
-    expect(refusal('build', 'examples/alder-wren.json', '--circuit', 'none')).toMatchObject({ code: 'no-such-circuit' });
+    expect(refusal('build', 'examples/alder-wren.json', '--circuit', 'none')).toMatchObject({
+      code: 'no-such-circuit',
+    });
     const unsized = fileOf('unsized.json', latchExample().replace('"currentA": 4.6,', ''));
     expect(refusal('build', unsized, ...alderPump)).toMatchObject({ code: 'not-sized', path: '$.circuits' });
   });
@@ -80,7 +86,11 @@ describe('the headless command', () => {
     const { status, stdout } = latch('cut', 'examples/alder-wren.json', '--stock', stock);
     expect(status).toBe(0);
     const { cuts, missing, exact } = JSON.parse(stdout) as { cuts: object[]; missing: object[]; exact: boolean };
-    expect(cuts).toContainEqual({ drum: 'red-10', conductor: 'a1de0000-3e4e-4c1a-9b0a-0000000000c1/feed', metres: 3.7 });
+    expect(cuts).toContainEqual({
+      drum: 'red-10',
+      conductor: 'a1de0000-3e4e-4c1a-9b0a-0000000000c1/feed',
+      metres: 3.7,
+    });
     expect([missing.length > 0, exact]).toEqual([true, true]);
     const bad = fileOf('bad-stock.json', JSON.stringify({ drums: [drum, { ...drum, metres: -1 }] }));
     expect(refusal('cut', 'examples/alder-wren.json', '--stock', bad)).toMatchObject({
@@ -92,7 +102,9 @@ describe('the headless command', () => {
     expect(refusal('cut', 'examples/alder-wren.json', '--stock', join(folder, 'absent.json'))).toMatchObject({
       code: 'unreadable',
     });
-    expect(refusal('cut', 'examples/alder-wren.json', '--stock', fileOf('x.json', 'x'))).toMatchObject({ code: 'not-json' });
+    expect(refusal('cut', 'examples/alder-wren.json', '--stock', fileOf('x.json', 'x'))).toMatchObject({
+      code: 'not-json',
+    });
   });
 
   it('prints the JSON Schema of the job file', () => {
@@ -109,12 +121,12 @@ describe('the headless command', () => {
 
   it('refuses what is no job file, each for its reason', () => {
     expect(refusal('assess', fileOf('text.json', 'pump'))).toMatchObject({ code: 'not-json', path: '$' });
-    expect(refusal('assess', fileOf('new.json', latchExample().replace(/"version": \d+/, '"version": 99')))).toMatchObject(
-      {
-        code: 'newer-version',
-        path: '$.version',
-      },
-    );
+    expect(
+      refusal('assess', fileOf('new.json', latchExample().replace(/"version": \d+/, '"version": 99'))),
+    ).toMatchObject({
+      code: 'newer-version',
+      path: '$.version',
+    });
     expect(refusal('assess', fileOf('large.json', ' '.repeat(10 * 1024 * 1024)))).toMatchObject({ code: 'too-large' });
     expect(refusal('assess', join(folder, 'absent.json'))).toMatchObject({ code: 'unreadable' });
     expect(refusal('assess', folder)).toMatchObject({ code: 'unreadable' });

@@ -101,7 +101,10 @@ function program(): Command {
   latch
     .command('cut <file>')
     .description('what to cut from which drum for all circuits, with the least waste')
-    .requiredOption('--stock <file>', 'JSON file of drums: {"drums": [{id, size, colour, insulationC, metres, opened}]}')
+    .requiredOption(
+      '--stock <file>',
+      'JSON file of drums: {"drums": [{id, size, colour, insulationC, metres, opened}]}',
+    )
     .action(async (file: string, { stock }: { readonly stock: string }) => {
       const job = await readJobFile(file);
       print(cutReport(job, await readStockFile(stock)));

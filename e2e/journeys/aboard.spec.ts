@@ -190,7 +190,9 @@ test('edits one after the other on a slow phone over a slow link are never a con
   const stored = await storedBoat(request, job.boat.id);
   expect(stored.job.circuits[0]?.legs.sourceToPanel.lengthM).toBeCloseTo(to, 6);
   expect(stored.version).toBeLessThanOrEqual(EDITS + 1);
-  process.stdout.write(`${EDITS} edits became ${stored.version - 1} saves; cold start without a server ${coldMs} ms.\n`);
+  process.stdout.write(
+    `${EDITS} edits became ${stored.version - 1} saves; cold start without a server ${coldMs} ms.\n`,
+  );
   await device.close();
   await signal.cut();
 });

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { onDevice, phoneOnLink } from '../signal';
 import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
 
 const tool = (page: Page, name: string) =>
@@ -22,7 +23,10 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
   await expect(manual).toHaveAccessibleName('Manual positive: 10 AWG, brown, 6.8 m');
   await manual.click();
   await expect(shown(page, 'Up to bench or deck')).toBeVisible();
-  await page.getByRole('radiogroup', { name: 'Insulation of Manual positive' }).getByRole('radio', { name: 'yellow' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Insulation of Manual positive' })
+    .getByRole('radio', { name: 'yellow' })
+    .click();
   await expect(shown(page, /Yellow is a negative: a positive in it is joined to the bus/)).toBeVisible();
   await page.getByRole('radio', { name: 'Banded brown at both ends' }).click();
   await expect(shown(page, /Yellow is a negative: a positive in it/)).toBeHidden();
@@ -38,7 +42,10 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
   expect(csv.split('\r\n').filter((line) => line.startsWith('Manual positive,'))).toHaveLength(1);
 
   await tool(page, 'Joints');
-  await page.getByRole('radiogroup', { name: 'Way of joining', exact: true }).getByRole('radio', { name: 'Terminal block or stud' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Way of joining', exact: true })
+    .getByRole('radio', { name: 'Terminal block or stud' })
+    .click();
   await expect(shown(page, /1\.5 mΩ a joint; 15 minutes for all of them/)).toBeVisible();
   await tool(page, 'Parts');
   await expect(shown(page, 'Terminal blocks or studs')).toBeVisible();
@@ -86,4 +93,36 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
   await open(page, build, 'Main bilge pump');
   await tool(page, 'Steps');
   await expect(shown(page, /^until .* to go$/)).toBeVisible();
+});
+
+test('the papers are made on the phone without a signal: searchable, with our own faces, and small', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  const { signal, device } = await phoneOnLink(browser, baseURL);
+  const job = await addBoat(request, demoBoat('low-samphire', '=On “paper” & <b>wet</b>'));
+  const page = await device.newPage();
+  await open(page, `${signal.address}${placesOf(job).build}`, 'Engine well, primary');
+  await onDevice(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await signal.cut();
+  await tool(page, 'Papers');
+  for (const [button, fewest] of [
+    ['Job sheet as PDF', 5],
+    ['Labels as PDF', 1],
+  ] as const) {
+    const leaving = page.waitForEvent('download');
+    await page.getByRole('button', { name: button }).click();
+    const bytes = await readFile(await (await leaving).path());
+    const text = bytes.toString('latin1');
+    expect(text.startsWith('%PDF-1.')).toBe(true);
+    expect(bytes.length).toBeLessThan(300 * 1024);
+    expect(text.match(/\/Type \/Page\b/g)?.length).toBeGreaterThanOrEqual(fewest);
+    // Our faces are in it, with what a reader needs to find words.
+    expect(text).toMatch(/\/BaseFont \/[A-Z]{6}\+AtkinsonHyperlegible/);
+    expect(text).toContain('/ToUnicode');
+  }
+  await device.close();
 });

@@ -5,11 +5,14 @@ import { limitedServer, LIMITS } from './limits';
 const opened: Socket[] = [];
 
 async function listening(limits: Partial<typeof LIMITS>) {
-  const server = limitedServer((request, response) => {
-    request.resume();
-    request.on('end', () => response.end('taken'));
-    request.on('error', () => undefined);
-  }, { ...LIMITS, ...limits });
+  const server = limitedServer(
+    (request, response) => {
+      request.resume();
+      request.on('end', () => response.end('taken'));
+      request.on('error', () => undefined);
+    },
+    { ...LIMITS, ...limits },
+  );
   server.listen(0, '127.0.0.1');
   await once(server, 'listening');
   const { port } = server.address() as AddressInfo;

@@ -9,7 +9,15 @@ export async function drillSlowLink(): Promise<boolean> {
     run({
       what: 'Drill: slowlink',
       script: '@playwright/test/cli.js',
-      args: ['test', '--config', 'e2e/playwright.config.ts', 'aboard', '-g', 'edits one after the other', '--retries=0'],
+      args: [
+        'test',
+        '--config',
+        'e2e/playwright.config.ts',
+        'aboard',
+        '-g',
+        'edits one after the other',
+        '--retries=0',
+      ],
       env: { LATCH_ADDRESS: address, EDITS: '200' },
     }),
   );

@@ -3,7 +3,16 @@ import type { Job } from '@harbor-latch/core/job/index';
 
 /** Hands a text to the browser as a file to keep. */
 export function downloadText(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+  downloadBlob(name, new Blob([text], { type }));
+}
+
+/** Hands bytes to the browser as a file to keep. */
+export function downloadBytes(name: string, bytes: Uint8Array, type: string): void {
+  downloadBlob(name, new Blob([new Uint8Array(bytes)], { type }));
+}
+
+function downloadBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -15,7 +15,8 @@ export interface WaitingThing {
   readonly trouble: Trouble | null;
 }
 
-const photoTrouble = (message: string | null): Trouble | null => (message === null ? null : { kind: 'refused', message });
+const photoTrouble = (message: string | null): Trouble | null =>
+  message === null ? null : { kind: 'refused', message };
 
 /** What waits to be sent, in order. */
 export function useWaiting(): readonly WaitingThing[] {

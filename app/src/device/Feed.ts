@@ -24,8 +24,7 @@ const LARGE_REST_MS = 2000;
 
 export type FeedState =
   /** `newer`: the server holds what only a newer version of the application can read. */
-  | { readonly kind: 'asking' | 'current' | 'away' | 'newer' }
-  | { readonly kind: 'failed'; readonly message: string };
+  { readonly kind: 'asking' | 'current' | 'away' | 'newer' } | { readonly kind: 'failed'; readonly message: string };
 
 /** Keeps this device in step with the yard: asks what changed, and is told when there is something. */
 export class Feed {

@@ -15,7 +15,13 @@ const made = (large: string, small: string) => ({
 function picturesOf(tab: Tab, fetched: (asked: string) => Promise<Blob>, room = 0) {
   let now = Date.UTC(2026, 4, 1);
   const hand = () => ({ by: 'Wren', now: (now += 1000), newId: () => `change-${now}` });
-  return new Pictures(tab.aboard, fetched, hand, (held) => `url:${held.size}`, async () => room);
+  return new Pictures(
+    tab.aboard,
+    fetched,
+    hand,
+    (held) => `url:${held.size}`,
+    async () => room,
+  );
 }
 
 /** Hangs a picture on the boat as a page does. */
@@ -89,7 +95,13 @@ describe('photographs on the device', () => {
   it('of every boat here come small by themselves, and those that are here are not asked for again', async () => {
     const { server, tab } = await opened();
     const hung = { photo: hash('a'), small: hash('b'), addedAt: '2026-05-01T09:30:00Z' };
-    server.write({ ...job, photographs: [{ id: 'one', ...hung }, { id: 'two', ...hung, small: hash('d') }] });
+    server.write({
+      ...job,
+      photographs: [
+        { id: 'one', ...hung },
+        { id: 'two', ...hung, small: hash('d') },
+      ],
+    });
     await later(50);
     const asked: string[] = [];
     const pictures = picturesOf(tab, async (photo) => {
@@ -107,7 +119,11 @@ describe('photographs on the device', () => {
     const { tab } = await opened();
     const at = (day: number) => Date.UTC(2026, 4, day);
     await tab.aboard.change(async (change) => {
-      for (const [letter, day] of [['a', 3], ['b', 1], ['c', 2]] as const)
+      for (const [letter, day] of [
+        ['a', 3],
+        ['b', 1],
+        ['c', 2],
+      ] as const)
         await change.photos.put({ id: hash(letter), blob: blob(letter), at: at(day), small: false });
       await change.photos.put({ id: hash('e'), blob: blob('e'), at: at(1), small: true });
       await keepPicture(change, made('f', '9'), at(0));

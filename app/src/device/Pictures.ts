@@ -93,9 +93,9 @@ export class Pictures {
     }
     const { now: at } = this.hand();
     // Where there is no room it is shown all the same.
-    await this.aboard.changeOrThrow(async (change) => void (await change.photos.put({ id, blob, at, small }))).catch(
-      () => undefined,
-    );
+    await this.aboard
+      .changeOrThrow(async (change) => void (await change.photos.put({ id, blob, at, small })))
+      .catch(() => undefined);
     if (!small) await this.thin((await this.roomTaken()) > FULL ? 0 : MOST_WHOLE);
     return this.shown(id, blob);
   }

@@ -6,9 +6,9 @@ import { openDB } from 'idb';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import { openTables } from './tables';
 
-const kept = JSON.parse(
-  readFileSync(join(__dirname, '../../../core/src/file/kept/v2-pinnock.json'), 'utf8'),
-) as { boat: { id: string; name: string } };
+const kept = JSON.parse(readFileSync(join(__dirname, '../../../core/src/file/kept/v2-pinnock.json'), 'utf8')) as {
+  boat: { id: string; name: string };
+};
 const row = { id: kept.boat.id, job: kept, base: kept, basedOn: 4, typed: { a: 'four' }, rev: 7, trouble: null };
 const save = { id: 'change-1', boatId: kept.boat.id, kind: 'save', name: 'Pinnock', sent: { job: kept, basedOn: 4 } };
 

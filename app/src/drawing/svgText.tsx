@@ -21,6 +21,18 @@ const BLOCK_LINE = 18;
  * @param block lines of the title block at its foot
  */
 export function svgText(diagram: Diagram, title: string, block: readonly string[]): string {
+  return drawn(diagram, title, (svg) => serialized(svg, block));
+}
+
+/** The same for a paper that has our faces, white as the paper is. */
+export function svgForPaper(diagram: Diagram, title: string): string {
+  return drawn(diagram, title, (svg) => {
+    strip(svg);
+    return new XMLSerializer().serializeToString(svg);
+  });
+}
+
+function drawn(diagram: Diagram, title: string, write: (svg: SVGSVGElement) => string): string {
   const host = document.createElement('div');
   const root = createRoot(host);
   flushSync(() =>
@@ -31,16 +43,21 @@ export function svgText(diagram: Diagram, title: string, block: readonly string[
     ),
   );
   const svg = host.querySelector('svg');
-  const text = svg ? serialized(svg, block) : '';
+  const text = svg ? write(svg) : '';
   root.unmount();
   return text;
 }
 
-function serialized(svg: SVGSVGElement, block: readonly string[]): string {
+/** Takes off what a page needs and a picture does not. */
+function strip(svg: SVGSVGElement): void {
   svg.setAttribute('role', 'img');
   for (const element of svg.querySelectorAll('[tabindex], [role]')) {
     for (const name of ['tabindex', 'role', 'aria-checked', 'style']) element.removeAttribute(name);
   }
+}
+
+function serialized(svg: SVGSVGElement, block: readonly string[]): string {
+  strip(svg);
   addBlock(svg, block);
   for (const element of svg.querySelectorAll('[font-family]')) {
     const face = element.getAttribute('font-family') ?? '';

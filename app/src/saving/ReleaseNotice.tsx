@@ -9,7 +9,11 @@ export function ReleaseNotice() {
   const { newer } = useYardState();
   if (newer) {
     return (
-      <Notice tone="stop" icon="progress-download" actions={<BigButton onPress={() => void release.renew()}>Load the newer version</BigButton>}>
+      <Notice
+        tone="stop"
+        icon="progress-download"
+        actions={<BigButton onPress={() => void release.renew()}>Load the newer version</BigButton>}
+      >
         The yard holds boats written by a newer version of Harbor Latch, which this one cannot read. Load it to go on.
         What you entered here stays, and is sent then.
       </Notice>

@@ -62,7 +62,13 @@ export function storeWith(job: Job): DraftStore {
   const sender = new Sender(aboard, { put: away, remove: away, aside: away, photo: away }, hand);
   const drafts = new DraftStore(aboard, sender, hand);
   const feed = new Feed(aboard, { changes: away, boats: away, listen: () => () => undefined }, () => OF_THE_PAST);
-  const pictures = new Pictures(aboard, away, hand, () => '', async () => 0);
+  const pictures = new Pictures(
+    aboard,
+    away,
+    hand,
+    () => '',
+    async () => 0,
+  );
   yards.set(drafts, { aboard, sender, feed, drafts, pictures, unread: () => [] });
   return drafts;
 }

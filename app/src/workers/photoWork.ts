@@ -2,8 +2,7 @@ import { barePhoto, PHOTO_BYTES, PHOTO_SIDE_PX } from '@harbor-latch/core/wire/p
 import type { MadePicture } from '../device/pictureRows';
 
 export type Made =
-  | { readonly ok: true; readonly picture: MadePicture }
-  | { readonly ok: false; readonly message: string };
+  { readonly ok: true; readonly picture: MadePicture } | { readonly ok: false; readonly message: string };
 
 const SMALL_SIDE_PX = 240;
 const SMALL_QUALITY = 0.7;

@@ -5,7 +5,21 @@ import type { TextTable } from './conductorList';
 /** The cut list of a circuit, one conductor a line, lengths in metres. */
 export function cutTable({ conductors }: BuildList): TextTable {
   return {
-    headings: ['Conductor', 'From', 'To', 'Size', 'Colour', 'Tape', 'Insulation C', 'Cable', 'Route m', 'Cut m', 'As pulled m', 'Label at from', 'Label at to'],
+    headings: [
+      'Conductor',
+      'From',
+      'To',
+      'Size',
+      'Colour',
+      'Tape',
+      'Insulation C',
+      'Cable',
+      'Route m',
+      'Cut m',
+      'As pulled m',
+      'Label at from',
+      'Label at to',
+    ],
     rows: conductors.map((one) => [
       one.name,
       one.from.words,

@@ -1,4 +1,7 @@
 export * from './buildTables';
+export * from './jobSheet';
+export * from './labelSheet';
+export * from './sheetNodes';
 export * from './stepEvents';
 export * from './conductorList';
 export * from './consequences';

@@ -13,7 +13,11 @@ export interface CalendarEvent {
 const FIRST = /^[^.:,]+/;
 
 /** The steps that are left, when one person comes to them, and the ends of the clocks that run now. */
-export function stepEvents({ list, schedules, fromMs }: Building, nowMs: number, now: readonly StepNow[]): CalendarEvent[] {
+export function stepEvents(
+  { list, schedules, fromMs }: Building,
+  nowMs: number,
+  now: readonly StepNow[],
+): CalendarEvent[] {
   const at = (minutes: number) => fromMs + minutes * 60_000;
   const steps = schedules[1].steps.flatMap(({ id, fromMin, toMin }): CalendarEvent[] => {
     const step = list.steps.find((one) => one.id === id);

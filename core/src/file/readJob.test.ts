@@ -57,7 +57,8 @@ describe('a job file', () => {
 
   it('with a photograph of a circuit that is not there, or twice under one id, is refused at its place', () => {
     const hung = { id: 'one', photo: 'a'.repeat(64), small: 'b'.repeat(64), addedAt: '2026-05-01T09:30:00Z' };
-    const read = (...photographs: readonly object[]) => problemsOf(readJob({ ...example(), photographs })).map(({ path }) => path);
+    const read = (...photographs: readonly object[]) =>
+      problemsOf(readJob({ ...example(), photographs })).map(({ path }) => path);
     expect(read(hung)).toEqual([]);
     expect(read({ ...hung, circuitId: 'gone' })).toEqual(['$.photographs[0].circuitId']);
     expect(read(hung, hung)).toEqual(['$.photographs[1].id']);

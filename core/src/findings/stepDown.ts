@@ -29,7 +29,10 @@ export function stepsDown({ circuit, conductors }: Pick<CircuitFacts, 'circuit' 
   const meets = [
     ...(leads ? [{ name: 'the pump’s leads', size: leads.size }] : []),
     ...(circuit.floatLead === undefined ? [] : [{ name: 'the float’s leads', size: circuit.floatLead }]),
-  ].filter(({ size }) => sizesApart(largest.areaMm2, findSize(size)?.areaMm2 ?? largest.areaMm2) >= ourRules.stepDownSizes.value);
+  ].filter(
+    ({ size }) =>
+      sizesApart(largest.areaMm2, findSize(size)?.areaMm2 ?? largest.areaMm2) >= ourRules.stepDownSizes.value,
+  );
   const noBarrel = largest.areaMm2 > largestBarrelMm2;
   return meets.length === 0 && !noBarrel ? null : { cable, largest, meets, noBarrel };
 }

@@ -82,7 +82,12 @@ export const buildRules = {
     name: 'Barrels beyond those needed',
     reason: 'A crimp that failed its tug is cut off; at least two of each go along.',
   },
-  sparesLeast: { value: 2, unit: 'of each', name: 'Spare barrels and fuses at least', reason: 'Shops are shut on Sundays.' },
+  sparesLeast: {
+    value: 2,
+    unit: 'of each',
+    name: 'Spare barrels and fuses at least',
+    reason: 'Shops are shut on Sundays.',
+  },
   hoseShare: { value: 0.05, unit: 'of the hose', name: 'Hose beyond its length', reason: 'Ends are trimmed square.' },
   clipShare: { value: 0.1, unit: 'of the clips', name: 'Clips beyond those needed', reason: 'Some break.' },
   holeLeastM: {

@@ -109,10 +109,11 @@ export const stations: readonly StationEntry[] = [
     needsSized: true,
     frame: 'page',
     stands: buildStands,
-    show: ({ draft, index, room, onCircuit, onSelect, onGo }) => (
+    show: ({ draft, index, assessed, room, onCircuit, onSelect, onGo }) => (
       <BuildStation
         draft={draft}
         index={index}
+        assessed={assessed}
         onCircuit={onCircuit}
         onSelect={onSelect}
         onShow={(id) => {
@@ -169,7 +170,7 @@ function waterStands(assessed: AssessedCircuit): Stands | null {
 function buildStands({ status, circuit }: AssessedCircuit): Stands | null {
   const marked = Object.keys(circuit.steps ?? {}).length;
   if (status === 'incomplete' || marked === 0) return null;
-  return { standing: 'good', words: marked === 1 ? '1 step done' : `${marked} steps done` };
+  return { standing: 'good', words: `${marked} done` };
 }
 
 /** A station by the name in an address; the survey for any other. */

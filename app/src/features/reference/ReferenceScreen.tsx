@@ -112,7 +112,11 @@ export function ReferenceScreen() {
         <ReferenceTable
           label="Ways of joining"
           heads={['Way', 'mΩ', 'Minutes']}
-          rows={Object.values(jointSchools).map(({ name, ohm, minutes }) => [name, String(ohm * 1000), String(minutes)])}
+          rows={Object.values(jointSchools).map(({ name, ohm, minutes }) => [
+            name,
+            String(ohm * 1000),
+            String(minutes),
+          ])}
         />
         <ReferenceTable
           label="Sealants at 20 °C"

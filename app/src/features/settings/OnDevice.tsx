@@ -45,7 +45,9 @@ export function OnDevice() {
         {[
           counted(boats, 'boat', 'boats'),
           room ? counted(room.pictures, 'picture', 'pictures') : null,
-          waiting === 0 ? 'nothing waits to be sent' : counted(waiting, 'thing waits to be sent', 'things wait to be sent'),
+          waiting === 0
+            ? 'nothing waits to be sent'
+            : counted(waiting, 'thing waits to be sent', 'things wait to be sent'),
         ]
           .filter(Boolean)
           .join(' · ')}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { pdfWork } from './pdfWork';
+
+expose(pdfWork);
