@@ -32,7 +32,7 @@ module.exports = {
     {
       name: 'no-orphans',
       severity: 'error',
-      from: { orphan: true, pathNot: ['\\.d\\.ts$', '\\.config\\.', 'babel', 'metro'] },
+      from: { orphan: true, pathNot: ['\\.d\\.ts$', 'endless\\.fixture', '\\.config\\.', 'babel', 'metro'] },
       to: {},
     },
     {

@@ -3,7 +3,7 @@ import type { AddressInfo, Socket } from 'node:net';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 
 /** A way to the server that can be cut and mended, as a signal in a bilge is. */
-export class Signal {
+class Signal {
   private server: Server | undefined;
   private readonly sockets = new Set<Socket>();
   private port = 0;

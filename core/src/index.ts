@@ -1,4 +1,5 @@
 export * from './assess';
+export * from './build';
 export * from './circuit';
 export * from './documents';
 export * from './explain';

@@ -25,7 +25,7 @@ const useStyles = stylesFor(({ line }) => ({
 }));
 
 /** A photograph in a few words. */
-export const shortOf = ({ note, addedAt }: Photograph) => note ?? format(new Date(addedAt), 'd MMM yyyy');
+const shortOf = ({ note, addedAt }: Photograph) => note ?? format(new Date(addedAt), 'd MMM yyyy');
 
 /** The photographs that hang on a boat or on a circuit: small, opened by a touch; more can be added. */
 export function PhotographsCard({
