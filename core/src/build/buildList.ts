@@ -1,0 +1,301 @@
+import type { AssessedAlarm, AssessedPump } from '../assess';
+import { legKeys, legOf, type Circuit, type Job, type LegKey } from '../job';
+import { levelSensors, type LevelSensor } from '../reference';
+import { schemeOf, terminalInWords, type ConductorColour, type Plan, type PlannedConductor } from '../schemes';
+import { cableOf, spareCores, type SpareCore } from './cables';
+import { colourInWords, judgeColour } from './colours';
+import { cutLength, routeOf, type Slack } from './cutLengths';
+import { jointsOf, type JointWork } from './joints';
+import { conductorLabels, endLabels, labelCode, sourceLabel, type Label } from './labels';
+import { orderOf, type OrderLine } from './order';
+import { outletHole, panelCutOut, type OutletHole, type PanelCutOut } from './outlet';
+import { partsOf, toolsOf, type PartNeeded } from './parts';
+import { stepsOf, type BuildStep } from './steps';
+
+/** One end of a conductor. */
+export interface ConductorEnd {
+  readonly part: string;
+  readonly terminal: string;
+  /** As printed on the panel; null where nothing is, or where the part has no posts. */
+  readonly post: string | null;
+  readonly words: string;
+}
+
+/** A conductor as it is cut, labelled and put in. */
+export interface BuildConductor {
+  readonly id: string;
+  readonly name: string;
+  readonly size: string;
+  readonly colour: ConductorColour;
+  /** Tape that says what it is, where its own colour does not; null where it does. */
+  readonly band: ConductorColour | null;
+  readonly insulationC: number;
+  readonly leg: string;
+  readonly from: ConductorEnd;
+  readonly to: ConductorEnd;
+  /** What its resistance is reckoned by: as surveyed, or as pulled. */
+  readonly netM: number;
+  readonly slackM: Slack | null;
+  /** Null for a lead, which comes with its part. */
+  readonly cutM: number | null;
+  readonly pulledM: number | null;
+  /** The sheathed cable it is a core of. */
+  readonly cable: string | null;
+  readonly labels: readonly [string, string];
+}
+
+/** Something about the building that is wrong, at its place. */
+export interface BuildProblem {
+  readonly at: string;
+  readonly refused: boolean;
+  readonly message: string;
+}
+
+/** Everything that building a circuit takes. Plain data. */
+export interface BuildList {
+  readonly conductors: readonly BuildConductor[];
+  readonly spares: readonly (SpareCore & { readonly size: string; readonly cutM: number })[];
+  readonly joints: readonly JointWork[];
+  readonly labels: readonly Label[];
+  readonly parts: readonly PartNeeded[];
+  readonly tools: readonly string[];
+  readonly cutOuts: { readonly outlet: OutletHole | null; readonly panel: PanelCutOut | null };
+  readonly steps: readonly BuildStep[];
+  readonly order: readonly OrderLine[];
+  readonly problems: readonly BuildProblem[];
+  /** How it was built otherwise than planned, in words. */
+  readonly differences: readonly string[];
+}
+
+const SHEATHED = 'sheathed';
+
+/** What building a circuit takes, from its plan as sized. */
+export function buildList(job: Job, assessed: AssessedPump | AssessedAlarm): BuildList {
+  const { circuit, plan, facts } = assessed;
+  const conductors = withCables(facts.conductors.map((one) => conductorOf(circuit, plan, one)));
+  const joints = jointsOf(circuit, plan, facts.conductors, jointsOverWater(job, circuit));
+  const legs = legsOf(circuit, plan);
+  const spares = spareCores(circuit, legs.map(({ leg }) => leg)).map((spare) => {
+    const beside = conductors.filter(({ leg, cutM }) => leg === spare.leg && cutM !== null);
+    const longest = beside.reduce((most, { cutM }) => Math.max(most, cutM ?? 0), 0);
+    return { ...spare, size: beside[0]?.size ?? '', cutM: longest };
+  });
+  const hole = circuit.build?.outlet ? outletHole(circuit.build.outlet) : null;
+  const panel = circuit.build?.cutOut ? panelCutOut(circuit.build.cutOut) : null;
+  const ratingA = facts.kind === 'pump' && !facts.sharedFeed ? facts.protection.ratingA : null;
+  const order = orderOf(pieces(conductors, spares));
+  const labels = labelsOf(circuit, conductors, ratingA);
+  const bands = new Set(conductors.flatMap(({ band }) => (band ? [colourInWords(band)] : []))).size;
+  const outletOverM = facts.water?.poses[0]?.outletOverM ?? null;
+  const ground = { job, circuit, plan, ratingA, joints, order, labels: labels.length, bands, legs, hole, outletOverM };
+  return {
+    conductors,
+    spares,
+    joints,
+    labels,
+    parts: partsOf(ground),
+    tools: toolsOf(ground),
+    cutOuts: { outlet: hole, panel },
+    steps: stepsOf({
+      circuit,
+      plan,
+      joints,
+      legs: legs.map(({ leg, lengthM }) => ({
+        leg,
+        lengthM,
+        conductors: conductors.filter((one) => one.leg === leg).map(({ id }) => id),
+      })),
+      hole,
+      ratingA,
+      petrol: job.boat.petrol ?? false,
+    }),
+    order,
+    problems: problemsOf(circuit, plan, conductors, joints, hole, panel),
+    differences: differencesOf(circuit, plan),
+  };
+}
+
+/** A conductor in the colour that it was planned in. */
+const asPlanned = ({ name, role, colour, plannedColour }: PlannedConductor) => ({
+  name,
+  role,
+  colour: plannedColour ?? colour,
+});
+
+type Facts = (AssessedPump | AssessedAlarm)['facts']['conductors'][number];
+
+function conductorOf(
+  circuit: Circuit,
+  plan: Plan,
+  { planned, size }: Facts,
+): BuildConductor {
+  const end = ({ part, terminal }: Plan['ground']): ConductorEnd => ({
+    part,
+    terminal,
+    post: circuit.panel?.posts?.[`${part}.${terminal}`] ?? null,
+    words: terminalInWords(plan, { part, terminal }, circuit.panel?.posts),
+  });
+  const cut = cutLength(plan, planned, routeOf(circuit, planned), circuit.build?.slack);
+  const taken = circuit.build?.colours?.[planned.id];
+  const pulled = circuit.build?.pulledM?.[planned.id];
+  return {
+    id: planned.id,
+    name: planned.name,
+    size,
+    colour: planned.colour,
+    band: taken ? judgeColour(asPlanned(planned), taken).band : null,
+    insulationC: Math.max(0, ...planned.runs.map(({ insulationC }) => insulationC)),
+    leg: planned.leg,
+    from: end(planned.from),
+    to: end(planned.to),
+    netM: planned.lengthM,
+    slackM: cut?.slackM ?? null,
+    cutM: cut?.cutM ?? null,
+    pulledM: pulled ?? null,
+    cable: cableOf(circuit, planned),
+    labels: endLabels(labelCode(circuit), planned),
+  };
+}
+
+/** All cores of a cable are cut to its longest. */
+function withCables(conductors: readonly BuildConductor[]): BuildConductor[] {
+  return conductors.map((one) => {
+    const { cable, cutM, slackM } = one;
+    if (cable === null || cutM === null || !slackM) return one;
+    const longest = Math.max(...conductors.map((other) => (other.cable === cable ? (other.cutM ?? 0) : 0)));
+    return { ...one, cutM: longest, slackM: { ...slackM, rounding: slackM.rounding + longest - cutM } };
+  });
+}
+
+function legsOf(circuit: Circuit, plan: Plan) {
+  return legKeys.flatMap((leg): { leg: LegKey; lengthM: number; bulkheads: number; singles: number }[] => {
+    const own = plan.conductors.filter((one) => one.leg === leg);
+    if (own.length === 0) return [];
+    const lengthM = Math.max(...own.map((one) => routeOf(circuit, one)));
+    const singles = legOf(circuit, leg).multicore ? 0 : own.length;
+    return [{ leg, lengthM, bulkheads: circuit.build?.pulls?.[leg]?.bulkheads ?? 0, singles }];
+  });
+}
+
+/** What is cut from drums: each conductor by itself, a sheathed cable once with all its cores. */
+export function pieces(conductors: readonly BuildConductor[], spares: BuildList['spares']) {
+  const singles = conductors.flatMap(({ id, cable, cutM, size, colour, insulationC }) =>
+    cable !== null || cutM === null ? [] : [{ id, size, colour: colourInWords(colour), cutM, insulationC }],
+  );
+  const cables = [...new Set(conductors.flatMap(({ cable }) => cable ?? []))].map((cable) => {
+    const cores = conductors.filter((one) => one.cable === cable);
+    
+    const spare = spares.filter(({ leg }) => `cable-${leg}` === cable).length;
+    const count = cores.length + spare;
+    return {
+      id: cable,
+      size: cores[0]?.size ?? '',
+      colour: `${count} cores, ${SHEATHED}`,
+      cutM: Math.max(...cores.map(({ cutM }) => cutM ?? 0)),
+      insulationC: Math.max(...cores.map(({ insulationC }) => insulationC)),
+    };
+  });
+  const loose = spares.flatMap(({ leg, size, cutM }) => {
+    const cabled = conductors.some((one) => one.leg === leg && one.cable !== null);
+    return cabled ? [] : [{ id: `spare-${leg}`, size, colour: 'any, marked spare', cutM, insulationC: 0 }];
+  });
+  return [...singles, ...cables, ...loose];
+}
+
+function labelsOf(circuit: Circuit, conductors: readonly BuildConductor[], ratingA: number | null): Label[] {
+  const code = labelCode(circuit);
+  const own = conductors.flatMap((one) => {
+    const leg = legKeys.find((key) => key === one.leg);
+    const bulkheads = leg === undefined ? 0 : (circuit.build?.pulls?.[leg]?.bulkheads ?? 0);
+    return conductorLabels(code, one, { from: one.from.words, to: one.to.words }, bulkheads);
+  });
+  return ratingA === null ? own : [sourceLabel(circuit, ratingA), ...own];
+}
+
+/** How far the joints surveyed in its well lie over the highest water at which one of its floats switches on, m; null where none was surveyed. */
+function jointsOverWater(job: Job, { water }: Circuit): number | null {
+  const well = job.wells?.find(({ id }) => id === water?.wellId);
+  const lowest = Math.min(...(well?.limits ?? []).filter(({ kind }) => kind === 'joint').map(({ zM }) => zM));
+  if (!Number.isFinite(lowest)) return null;
+  const highest = job.circuits
+    .filter((other) => other.water?.wellId === well?.id)
+    .reduce((most, other) => {
+      const sensor: LevelSensor = other.water?.float?.kind ?? usualSensor(other);
+      const { zM = 0, onM = levelSensors[sensor].onM } = other.water?.float ?? {};
+      return Math.max(most, zM + onM + (other.water?.pumpAt?.zM ?? 0));
+    }, 0);
+  return lowest - highest;
+}
+
+function usualSensor(circuit: Circuit): LevelSensor {
+  const { senses } = schemeOf(circuit);
+  return senses === null || senses === 'timer' ? 'hinged' : senses;
+}
+
+function problemsOf(
+  circuit: Circuit,
+  plan: Plan,
+  conductors: readonly BuildConductor[],
+  joints: readonly JointWork[],
+  hole: OutletHole | null,
+  panel: PanelCutOut | null,
+): BuildProblem[] {
+  const { build } = circuit;
+  const colourProblems = Object.entries(build?.colours ?? {}).flatMap(([id, taken]): BuildProblem[] => {
+    const conductor = plan.conductors.find((one) => one.id === id);
+    if (!conductor) return [];
+    const { lies, message } = judgeColour(asPlanned(conductor), taken);
+    return lies ? [{ at: id, refused: true, message: `${conductor.name}: ${message}` }] : [];
+  });
+  const pulledProblems = conductors.flatMap((one): BuildProblem[] => {
+    const planned = plan.conductors.find(({ id }) => id === one.id);
+    if (one.pulledM === null || !planned) return [];
+    const route = routeOf(circuit, planned);
+    return one.pulledM < route - 1e-9
+      ? [
+          {
+            at: one.id,
+            refused: false,
+            message: `${one.name}: ${one.pulledM} m as pulled is shorter than its route of ${Number(route.toFixed(3))} m. Measure both again.`,
+          },
+        ]
+      : [];
+  });
+  const low = joints.flatMap((joint): BuildProblem[] =>
+    joint.overWaterM !== null && joint.overWaterM < -1e-9
+      ? [
+          {
+            at: joint.id,
+            refused: true,
+            message: `${joint.name} lies ${Math.round(-joint.overWaterM * 1000)} mm under the water at which a float switches on. Lead it higher.`,
+          },
+        ]
+      : [],
+  );
+  const holes = [
+    ...(hole?.words ?? []).map((word) => ({ at: 'skin-fitting', ...word })),
+    ...(panel?.words ?? []).map((word) => ({ at: 'cut-out', ...word })),
+  ].filter(({ refused }) => refused);
+  return [...colourProblems, ...pulledProblems, ...low, ...holes];
+}
+
+function differencesOf(circuit: Circuit, plan: Plan): string[] {
+  const { build } = circuit;
+  if (!build) return [];
+  const nameOf = (id: string) => plan.conductors.find((one) => one.id === id)?.name ?? id;
+  const jointName = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
+  return [
+    ...Object.entries(build.colours ?? {}).flatMap(([id, { base, stripe, banded }]) => {
+      const before = plan.conductors.find((one) => one.id === id)?.plannedColour;
+      if (!before) return [];
+      const now: ConductorColour = stripe === undefined ? { base } : { base, stripe };
+      return [`${nameOf(id)}: ${colourInWords(now)} in place of ${colourInWords(before)}${banded ? ', banded' : ''}.`];
+    }),
+    ...Object.entries(build.pulledM ?? {}).map(([id, metres]) => `${nameOf(id)}: ${metres} m as pulled.`),
+    ...Object.entries(build.joints ?? {}).flatMap(([id, { school }]) =>
+      school === undefined ? [] : [`${jointName(id)}: joined otherwise than the rest.`],
+    ),
+    ...(build.disconnects?.pump ? ['A disconnect at the pump.'] : []),
+    ...(build.disconnects?.float ? ['A disconnect at the float.'] : []),
+  ];
+}
