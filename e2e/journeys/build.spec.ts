@@ -49,6 +49,18 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
   await expect(shown(page, /1\.5 mΩ a joint; 15 minutes for all of them/)).toBeVisible();
   await tool(page, 'Parts');
   await expect(shown(page, 'Terminal blocks or studs')).toBeVisible();
+  await page.getByRole('button', { name: /^Hole for the skin fitting: / }).click();
+  await page.getByLabel('Thread, across, in mm').fill('40');
+  await page.getByLabel('Hole, as drilled, in mm').fill('42');
+  await expect(shown(page, /A hole of 42.mm is too large for a thread of 40.mm/).first()).toBeVisible();
+  await page.getByLabel('Hole, as drilled, in mm').fill('41.2');
+  await expect(shown(page, /too large for a thread/)).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Hole for the skin fitting: Drill 41.mm/ })).toBeVisible();
+  await tool(page, 'Cable');
+  await page.getByRole('button', { name: /^How it is pulled: / }).click();
+  await page.getByRole('button', { name: /^Panel to bilge: / }).click();
+  await page.getByRole('textbox', { name: /^Bends, panel to bilge/ }).fill('3');
+  await expect(shown(page, /Proposed. The pull goes round 3 bends/)).toBeVisible();
 
   await tool(page, 'Steps');
   await page.getByRole('button', { name: 'Done', exact: true }).click();

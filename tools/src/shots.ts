@@ -66,7 +66,6 @@ const shots: readonly Shot[] = [
   { name: 'survey-phone', path: `${alderPump}/survey`, size: phone, shows: /^Source to panel/ },
   { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Touch one for other sizes/ },
   { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone, shows: /^House battery/ },
-  { name: 'drawing-phone-dark', path: `${engineWell}/drawing`, size: phone, shows: /battery/, dark: true },
   { name: 'size-wide', path: `${alderPump}/size`, size: wide, shows: /^Touch one for other sizes/ },
   { name: 'bench-phone', path: `${alderPump}/bench`, size: phone, shows: /^Pump running/, before: pumpOnAuto },
   {
@@ -109,7 +108,14 @@ const shots: readonly Shot[] = [
     },
   },
   { name: 'bench-wide', path: `${engineWell}/bench`, size: wide, shows: /^Pump running/, before: pumpOnAuto },
-  { name: 'survey-wide-dark', path: `${alderPump}/survey`, size: wide, shows: /^Source to panel/, dark: true },
+  {
+    name: 'build-steps-phone',
+    path: `${alderPump}/build`,
+    size: phone,
+    shows: /^How long it takes/,
+    before: tool('Steps'),
+  },
+  { name: 'build-wide-dark', path: `${alderPump}/build`, size: wide, shows: /^Cut list/, dark: true },
   { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone, shows: /^Version 1/ },
   { name: 'reference-phone-dark', path: '/reference', size: phone, shows: /Our rules/, dark: true },
   { name: 'settings-phone', path: '/settings', size: phone, shows: /Units/ },
