@@ -4,7 +4,7 @@ import { readJobText, type Job } from '@harbor-latch/core';
 import { examplesFolder } from './places';
 
 /** Puts the boats of Quillan Reach into an empty yard, through the API. @returns how many were added. */
-export async function loadDemo(address: string): Promise<number> {
+export async function loadDemo(address: string, at = new Date()): Promise<number> {
   const { boats } = (await (await fetch(`${address}/api/boats`)).json()) as { boats: unknown[] };
   if (boats.length > 0) return 0;
   const files = readdirSync(examplesFolder)
@@ -15,7 +15,7 @@ export async function loadDemo(address: string): Promise<number> {
     if (!read.ok) throw new Error(`${file}: ${read.problems[0].path}: ${read.problems[0].message}`);
     return { file, job: read.job };
   });
-  const laterMs = Date.now() - LAST_STEP_AGO_MS - lastStepMs(jobs.map(({ job }) => job));
+  const laterMs = at.getTime() - LAST_STEP_AGO_MS - lastStepMs(jobs.map(({ job }) => job));
   for (const { file, job } of jobs) {
     const answer = await fetch(`${address}/api/boats/${job.boat.id}`, {
       method: 'PUT',

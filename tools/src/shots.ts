@@ -186,7 +186,7 @@ async function main(): Promise<void> {
       say(`${name}.png`);
     }
     await browser.close();
-  });
+  }, MORNING);
 }
 
 main().catch((error: unknown) => {
