@@ -55,7 +55,7 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
   await expect(shown(page, /A hole of 42.mm is too large for a thread of 40.mm/).first()).toBeVisible();
   await page.getByLabel('Hole, as drilled, in mm').fill('41.2');
   await expect(shown(page, /too large for a thread/)).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^Hole for the skin fitting: Drill 41.mm/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Hole for the skin fitting: Drill 41\.2/ })).toBeVisible();
   await tool(page, 'Cable');
   await page.getByRole('button', { name: /^How it is pulled: / }).click();
   await page.getByRole('button', { name: /^Panel to bilge: / }).click();
@@ -113,7 +113,9 @@ test('the papers are made on the phone without a signal: searchable, with our ow
   baseURL,
 }) => {
   const { signal, device } = await phoneOnLink(browser, baseURL);
-  const job = await addBoat(request, demoBoat('low-samphire', '=On “paper” & <b>wet</b>'));
+  const demo = demoBoat('low-samphire', '=On “paper” & <b>wet</b>');
+  const measured = { outlet: { threadM: 0.0419 }, cutOut: { widthM: 0.12, heightM: 0.08 } };
+  const job = await addBoat(request, { ...demo, circuits: demo.circuits.map((one) => ({ ...one, build: measured })) });
   const page = await device.newPage();
   await open(page, `${signal.address}${placesOf(job).build}`, 'Engine well, primary');
   await onDevice(page);
@@ -124,6 +126,7 @@ test('the papers are made on the phone without a signal: searchable, with our ow
   for (const [button, fewest] of [
     ['Job sheet as PDF', 5],
     ['Labels as PDF', 1],
+    ['Cut-outs at full size as PDF', 1],
   ] as const) {
     const leaving = page.waitForEvent('download');
     await page.getByRole('button', { name: button }).click();

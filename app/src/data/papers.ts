@@ -11,16 +11,16 @@ let work: Remote<PdfWork> | undefined;
 
 const addressOf = (face: number) => new URL(Asset.fromModule(face).uri, window.location.href).href;
 
-/** Makes a paper on this device, and hands it over as a file. @returns false where there is nothing to print yet */
-export async function makePaper(name: string, question: Omit<PaperQuestion, 'fonts'>): Promise<boolean> {
+/** Makes a paper on this device, and hands it over as a file. @returns why there is none, or null */
+export async function makePaper(name: string, question: Omit<PaperQuestion, 'fonts'>): Promise<string | null> {
   work ??= wrap<PdfWork>(spawnPdf());
   const fonts = {
     regular: addressOf(AtkinsonRegular),
     medium: addressOf(AtkinsonMedium),
     bold: addressOf(AtkinsonBold),
   };
-  const bytes = await work.make({ ...question, fonts });
-  if (bytes === null) return false;
-  downloadBytes(`${fileName(name, 'paper')}.pdf`, bytes, 'application/pdf');
-  return true;
+  const made = await work.make({ ...question, fonts });
+  if (!made.ok) return made.message;
+  downloadBytes(`${fileName(name, 'paper')}.pdf`, made.bytes, 'application/pdf');
+  return null;
 }

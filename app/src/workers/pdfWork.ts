@@ -2,6 +2,7 @@ import { Assessor } from '@harbor-latch/core/assess/index';
 import { buildList } from '@harbor-latch/core/build/buildList';
 import { jobSheet } from '@harbor-latch/core/documents/jobSheet';
 import { labelSheet, type LabelGridKey } from '@harbor-latch/core/documents/labelSheet';
+import { templateSheet } from '@harbor-latch/core/documents/templateSheet';
 import { pdfDefinition, type Paper, type Sheet } from '@harbor-latch/core/documents/sheetNodes';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
@@ -21,7 +22,8 @@ export interface PaperQuestion {
         readonly day: string;
         readonly version: number | null;
       }
-    | { readonly kind: 'labels'; readonly grid: LabelGridKey };
+    | { readonly kind: 'labels'; readonly grid: LabelGridKey }
+    | { readonly kind: 'template'; readonly paper: Paper };
   /** Addresses of the application's own faces, by name. */
   readonly fonts: Readonly<Record<'regular' | 'medium' | 'bold', string>>;
 }
@@ -44,21 +46,27 @@ async function bringFonts(fonts: PaperQuestion['fonts']): Promise<void> {
   pdfMake.setUrlAccessPolicy(() => false);
 }
 
-function sheetOf({ job, circuitId, units, what }: PaperQuestion): Sheet | null {
+/** A paper, or why there is none. */
+export type MadePaper =
+  { readonly ok: true; readonly bytes: Uint8Array } | { readonly ok: false; readonly message: string };
+
+function sheetOf({ job, circuitId, units, what }: PaperQuestion): Sheet | string {
   const assessed = new Assessor(units).assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
-  if (!assessed || assessed.status === 'incomplete') return null;
+  if (!assessed || assessed.status === 'incomplete') return 'The circuit is not sized yet: finish its survey.';
   if (what.kind === 'job') return jobSheet({ job, assessed, units, ...what });
-  return labelSheet(`${assessed.circuit.name}, labels`, buildList(job, assessed).labels, what.grid);
+  const list = buildList(job, assessed);
+  if (what.kind === 'labels') return labelSheet(`${assessed.circuit.name}, labels`, list.labels, what.grid);
+  const { sheet, because } = templateSheet(`${job.boat.name}: ${assessed.circuit.name}, cut-outs`, list, what.paper);
+  return sheet ?? because ?? '';
 }
 
 /** Papers as PDF: what the worker does. */
 export const pdfWork = {
-  /** @returns the file's bytes; null for a circuit that is not sized */
-  async make(question: PaperQuestion): Promise<Uint8Array | null> {
+  async make(question: PaperQuestion): Promise<MadePaper> {
     const sheet = sheetOf(question);
-    if (!sheet) return null;
+    if (typeof sheet === 'string') return { ok: false, message: sheet };
     await bringFonts(question.fonts);
-    return new Uint8Array(await pdfMake.createPdf(pdfDefinition(sheet)).getBuffer());
+    return { ok: true, bytes: new Uint8Array(await pdfMake.createPdf(pdfDefinition(sheet)).getBuffer()) };
   },
 };
 

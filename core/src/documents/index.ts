@@ -3,6 +3,7 @@ export * from './jobSheet';
 export * from './labelSheet';
 export * from './sheetNodes';
 export * from './stepEvents';
+export * from './templateSheet';
 export * from './conductorList';
 export * from './consequences';
 export { holdsInWords } from './holdsInWords';

@@ -225,7 +225,9 @@ function ColourChoice({
         value={taken?.base ?? 'planned'}
         choices={[
           { value: 'planned' as const, label: taken ? `As planned: ${colourInWords(planned)}` : 'As planned' },
-          ...insulationColours.filter((base) => base !== planned.base || planned.stripe).map((value) => ({ value, label: value })),
+          ...insulationColours
+            .filter((base) => base !== planned.base || planned.stripe)
+            .map((value) => ({ value, label: value })),
         ]}
         onChoose={choose}
       />

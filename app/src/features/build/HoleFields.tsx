@@ -24,7 +24,11 @@ export function HoleFields({ index, list }: { readonly index: number; readonly l
     <>
       <FoldedCard
         title="Hole for the skin fitting"
-        summary={outlet ? `Drill ${size(outlet.holeM)}` : 'Measure its thread first'}
+        summary={
+          outlet
+            ? `Drill ${formatQuantity(outlet.holeM, 'shortLength', units, units === 'us' ? 2 : 1)}`
+            : 'Measure its thread first'
+        }
       >
         <NumberField
           path={[...outletPath, 'threadM']}
@@ -72,7 +76,12 @@ export function HoleFields({ index, list }: { readonly index: number; readonly l
           step={step}
           assumed={0.003}
         />
-        <NumberField path={[...cutOutPath, 'depthM']} label="Depth with its terminals" quantity="shortLength" step={step} />
+        <NumberField
+          path={[...cutOutPath, 'depthM']}
+          label="Depth with its terminals"
+          quantity="shortLength"
+          step={step}
+        />
         <NumberField path={[...cutOutPath, 'roomM']} label="Room behind" quantity="shortLength" step={step} />
         <NumberField path={[...cutOutPath, 'edgeM']} label="To the nearest edge" quantity="shortLength" step={step} />
         <HoleWords words={panel?.words ?? []} />
@@ -85,11 +94,7 @@ function HoleWords({ words }: { readonly words: readonly HoleWord[] }) {
   const palette = usePalette();
   return words.map(({ refused, message }) => (
     <View key={message} style={{ flexDirection: 'row', gap: 8 }}>
-      <Icon
-        name={refused ? 'alert-octagon' : 'information'}
-        size={20}
-        color={refused ? palette.stop : palette.muted}
-      />
+      <Icon name={refused ? 'alert-octagon' : 'information'} size={20} color={refused ? palette.stop : palette.muted} />
       <Words style={{ flex: 1, minWidth: 0 }}>{message}</Words>
     </View>
   ));

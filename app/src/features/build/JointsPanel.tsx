@@ -56,7 +56,10 @@ export function JointsPanel({ circuit, list, onCircuit, onSelect }: JointsProps)
               name="Disconnect at the pump"
               fitted={pump}
               onFit={(fitted) =>
-                onCircuit(withDisconnect(circuit, 'pump', fitted), fitted ? 'Disconnect at the pump' : 'No disconnect at the pump')
+                onCircuit(
+                  withDisconnect(circuit, 'pump', fitted),
+                  fitted ? 'Disconnect at the pump' : 'No disconnect at the pump',
+                )
               }
             />
           ) : null}
@@ -65,7 +68,10 @@ export function JointsPanel({ circuit, list, onCircuit, onSelect }: JointsProps)
               name="Disconnect at the float"
               fitted={float}
               onFit={(fitted) =>
-                onCircuit(withDisconnect(circuit, 'float', fitted), fitted ? 'Disconnect at the float' : 'No disconnect at the float')
+                onCircuit(
+                  withDisconnect(circuit, 'float', fitted),
+                  fitted ? 'Disconnect at the float' : 'No disconnect at the float',
+                )
               }
             />
           ) : null}
@@ -75,7 +81,10 @@ export function JointsPanel({ circuit, list, onCircuit, onSelect }: JointsProps)
         <JointCard key={joint.id} joint={joint} circuit={circuit} onCircuit={onCircuit} onSelect={onSelect} />
       ))}
       {dry.length > 0 ? (
-        <FoldedCard title="In the panel" summary={`${dry.length === 1 ? '1 place' : `${dry.length} places`} on blocks or studs`}>
+        <FoldedCard
+          title="In the panel"
+          summary={`${dry.length === 1 ? '1 place' : `${dry.length} places`} on blocks or studs`}
+        >
           {dry.map(({ id, name, conductors }) => (
             <Words key={id}>{`${name}: ${conductors.map((one) => one.name.toLowerCase()).join(', ')}`}</Words>
           ))}
@@ -134,7 +143,9 @@ function JointCard({
   const { id, name, conductors, barrel, how, because, sides, stripM, sleeve, sealant, pullN, tugN, overWaterM } = joint;
   const own = circuit.build?.joints?.[id]?.school;
   const sideWords = sides.map((side) => {
-    const who = side.ids.map((one) => conductors.find((each) => each.id === one)?.name.toLowerCase() ?? one).join(' and ');
+    const who = side.ids
+      .map((one) => conductors.find((each) => each.id === one)?.name.toLowerCase() ?? one)
+      .join(' and ');
     return `${who}, ${side.areaMm2.toFixed(2)} mm²${side.fold > 1 ? ', folded back once' : ''}`;
   });
   const facts: readonly (readonly [string, string | null])[] = [
@@ -150,7 +161,12 @@ function JointCard({
         : null,
     ],
     ['Sealant', sealant ? 'in the crotch where two go in together' : null],
-    ['Pull', pullN === null || tugN === null ? null : `${pullN} N on a scrap sample for a minute, ${tugN.toFixed(0)} N as a tug`],
+    [
+      'Pull',
+      pullN === null || tugN === null
+        ? null
+        : `${pullN} N on a scrap sample for a minute, ${tugN.toFixed(0)} N as a tug`,
+    ],
     [
       'Place',
       overWaterM === null

@@ -32,8 +32,8 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
   const make = async (name: string, what: () => Parameters<typeof makePaper>[1]['what']) => {
     setState({ kind: 'making' });
     try {
-      const made = await makePaper(name, { job, circuitId: circuit.id, units, what: what() });
-      setState(made ? { kind: 'idle' } : { kind: 'failed', message: 'The circuit is not sized yet: finish its survey.' });
+      const message = await makePaper(name, { job, circuitId: circuit.id, units, what: what() });
+      setState(message === null ? { kind: 'idle' } : { kind: 'failed', message });
     } catch (error) {
       setState({ kind: 'failed', message: error instanceof Error ? error.message : 'The paper could not be made.' });
     }
@@ -55,8 +55,8 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
             Job sheet
           </Words>
           <Words kind="small" muted>
-            Findings and cautions, the drawing, every conductor, joint, step and part, and what the meter shows: enough to
-            wire the circuit from paper alone.
+            Findings and cautions, the drawing, every conductor, joint, step and part, and what the meter shows: enough
+            to wire the circuit from paper alone.
           </Words>
           <ChoiceRow
             label="Paper"
@@ -67,9 +67,16 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
             ]}
             onChoose={setPaper}
           />
-          <View style={{ alignItems: 'flex-start' }}>
+          <View style={{ alignItems: 'flex-start', gap: 8 }}>
             <BigButton icon="printer-outline" onPress={() => void makeJobSheet()}>
               Job sheet as PDF
+            </BigButton>
+            <BigButton
+              mode="outlined"
+              icon="printer-outline"
+              onPress={() => void make(`${title} template`, () => ({ kind: 'template', paper }))}
+            >
+              Cut-outs at full size as PDF
             </BigButton>
           </View>
         </View>

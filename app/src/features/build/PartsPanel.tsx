@@ -83,7 +83,11 @@ function PartsCard({ title, parts }: { readonly title: string; readonly parts: r
             </Words>
           </View>
           <Words kind="strong">
-            {unit === 'm' ? formatQuantity(quantity, 'length', units) : unit === 'set' ? `${quantity} set` : String(quantity)}
+            {unit === 'm'
+              ? formatQuantity(quantity, 'length', units)
+              : unit === 'set'
+                ? `${quantity} set`
+                : String(quantity)}
           </Words>
         </View>
       ))}

@@ -149,7 +149,9 @@ export function StepsPanel({ boat, circuit, building, temperatureC, onCircuit, o
           />
         ))}
       </Card>
-      {leaving ? <LeaveOutDialog step={leaving.text} onReason={(why) => tick(leaving, why)} onClose={() => setLeaving(null)} /> : null}
+      {leaving ? (
+        <LeaveOutDialog step={leaving.text} onReason={(why) => tick(leaving, why)} onClose={() => setLeaving(null)} />
+      ) : null}
     </>
   );
 }

@@ -32,7 +32,10 @@ export function withColour(circuit: Circuit, conductor: string, colour: CableCol
 /** All joints, or one of them, made another way; null: as the rest. */
 export function withSchool(circuit: Circuit, joint: string | null, school: JointSchool | null): Circuit {
   return withBuild(circuit, ({ joints, school: all, ...build }) => {
-    const own = joint === null ? joints : withEntry<{ school?: JointSchool | undefined }>(joints, joint, school === null ? null : { school });
+    const own =
+      joint === null
+        ? joints
+        : withEntry<{ school?: JointSchool | undefined }>(joints, joint, school === null ? null : { school });
     const rest = joint === null ? (school ?? undefined) : all;
     return { ...build, ...(own ? { joints: own } : {}), ...(rest === undefined ? {} : { school: rest }) };
   });
