@@ -66,9 +66,13 @@ export function fitBarrel(joined: readonly Joined[]): BarrelFit {
     areaMm2: areaOf(of),
     fold,
   });
-  const foldOf = (areaMm2: number) => (areaMm2 <= 0 ? Infinity : Math.max(1, Math.ceil(barrel.fromMm2 / areaMm2 - SLACK)));
+  const foldOf = (areaMm2: number) =>
+    areaMm2 <= 0 ? Infinity : Math.max(1, Math.ceil(barrel.fromMm2 / areaMm2 - SLACK));
   const fold = foldOf(leastMm2);
-  const sides = [side(larger, Math.min(foldOf(mostMm2), MOST_FOLDS)), side(smaller, Math.min(fold, MOST_FOLDS))] as const;
+  const sides = [
+    side(larger, Math.min(foldOf(mostMm2), MOST_FOLDS)),
+    side(smaller, Math.min(fold, MOST_FOLDS)),
+  ] as const;
   const far = sizesApart(mostMm2, leastMm2) >= ourRules.stepDownSizes.value;
   return { how: far && fold > 1 ? 'step-down' : fold > MOST_FOLDS ? 'step-down' : 'butt', barrel, sides };
 }

@@ -10,7 +10,10 @@ export function jobWith(scheme: string, more: Partial<Circuit> = {}): Job {
     pump: { currentA: 4.5, labelV: 13.6 },
     ...more,
   };
-  return { ...newJob({ boatId: '6d1f0f6e-0d5c-4a55-9a0e-000000000000', batteryId: 'house' }, 'Tern'), circuits: [circuit] };
+  return {
+    ...newJob({ boatId: '6d1f0f6e-0d5c-4a55-9a0e-000000000000', batteryId: 'house' }, 'Tern'),
+    circuits: [circuit],
+  };
 }
 
 /** The circuit, sized. @throws where it is not */

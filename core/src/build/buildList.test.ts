@@ -35,18 +35,27 @@ describe('what building takes, whatever the scheme', () => {
     }
   });
 
-  it.each(ALL)('%s: its steps need only what is there, join every joint of the bilge from the wet end, and prove before the fuse', (scheme) => {
-    const { steps, joints } = built(scheme);
-    const ids = steps.map(({ id }) => id);
-    expect(new Set(ids).size).toBe(ids.length);
-    for (const { id, needs } of steps) for (const need of needs) expect(ids.indexOf(need)).toBeLessThan(ids.indexOf(id));
-    const joined = ids.filter((id) => id.startsWith('join-')).map((id) => id.slice('join-'.length));
-    expect(joined).toEqual(joints.filter(({ band }) => band === 'bilge').map(({ id }) => id).reverse());
-    expect(ids.indexOf('dead-tests')).toBeGreaterThan(ids.indexOf('panel'));
-    if (ids.includes('fuse-in')) expect(byId(steps, 'fuse-in').needs).toEqual(['dead-tests']);
-    expect(ids.includes('fuse-in')).toBe(scheme !== 'standalone-alarm');
-    expect(byId(steps, 'commission').needs.length).toBeGreaterThan(0);
-  });
+  it.each(ALL)(
+    '%s: its steps need only what is there, join every joint of the bilge from the wet end, and prove before the fuse',
+    (scheme) => {
+      const { steps, joints } = built(scheme);
+      const ids = steps.map(({ id }) => id);
+      expect(new Set(ids).size).toBe(ids.length);
+      for (const { id, needs } of steps)
+        for (const need of needs) expect(ids.indexOf(need)).toBeLessThan(ids.indexOf(id));
+      const joined = ids.filter((id) => id.startsWith('join-')).map((id) => id.slice('join-'.length));
+      expect(joined).toEqual(
+        joints
+          .filter(({ band }) => band === 'bilge')
+          .map(({ id }) => id)
+          .reverse(),
+      );
+      expect(ids.indexOf('dead-tests')).toBeGreaterThan(ids.indexOf('panel'));
+      if (ids.includes('fuse-in')) expect(byId(steps, 'fuse-in').needs).toEqual(['dead-tests']);
+      expect(ids.includes('fuse-in')).toBe(scheme !== 'standalone-alarm');
+      expect(byId(steps, 'commission').needs.length).toBeGreaterThan(0);
+    },
+  );
 
   it('goes through JSON unchanged', () => {
     const list = built('relay', { outlet: { threadM: 0.04 }, cutOut: { widthM: 0.1, heightM: 0.06 } });
@@ -87,7 +96,16 @@ describe('the parts', () => {
     const at = (heightM: number) => {
       const job = {
         ...jobWith('three-way-float', {
-          water: { wellId: 'well', hose: { boreM: 0.025, route: [{ alongM: 0, heightM: 0 }, { alongM: 2, heightM }] } },
+          water: {
+            wellId: 'well',
+            hose: {
+              boreM: 0.025,
+              route: [
+                { alongM: 0, heightM: 0 },
+                { alongM: 2, heightM },
+              ],
+            },
+          },
         }),
         wells: [{ id: 'well', name: 'Well', aftM: -0.5, foreM: 0.5, section: { kind: 'box' as const, widthM: 0.4 } }],
         poses: [{ id: 'rest', name: 'At rest', trimDeg: 0, heelDeg: 0, outsideM: 0.5 }],
@@ -136,7 +154,9 @@ describe('as built', () => {
     return { ...one.facts, netlist: one.netlist };
   };
   const jointOhms = (build?: Parameters<typeof built>[1]) =>
-    Object.fromEntries(drop(build).netlist.parts.flatMap((part) => (part.kind === 'joint' ? [[part.id, part.ohm]] : [])));
+    Object.fromEntries(
+      drop(build).netlist.parts.flatMap((part) => (part.kind === 'joint' ? [[part.id, part.ohm]] : [])),
+    );
 
   it('counts for the circuit: joints by their school, disconnects, lengths as pulled', () => {
     expect(jointOhms()).toEqual({ 'joint-float': 0.001, 'joint-pump': 0.001, 'joint-negative': 0.001 });
@@ -162,7 +182,8 @@ describe('as built', () => {
       fc.property(fc.constantFrom(...ALL), (scheme) => {
         const plain = assess(jobWith(scheme));
         const same = assess(jobWith(scheme, { build: { school: 'crimp', pulls: {}, colours: {} } }));
-        const words = (of: typeof plain) => of.map((one) => (one.status === 'incomplete' ? [] : one.findings.map(({ message }) => message)));
+        const words = (of: typeof plain) =>
+          of.map((one) => (one.status === 'incomplete' ? [] : one.findings.map(({ message }) => message)));
         expect(words(same)).toEqual(words(plain));
       }),
       { numRuns: ALL.length },

@@ -75,7 +75,10 @@ export function buildList(job: Job, assessed: AssessedPump | AssessedAlarm): Bui
   const conductors = withCables(facts.conductors.map((one) => conductorOf(circuit, plan, one)));
   const joints = jointsOf(circuit, plan, facts.conductors, jointsOverWater(job, circuit));
   const legs = legsOf(circuit, plan);
-  const spares = spareCores(circuit, legs.map(({ leg }) => leg)).map((spare) => {
+  const spares = spareCores(
+    circuit,
+    legs.map(({ leg }) => leg),
+  ).map((spare) => {
     const beside = conductors.filter(({ leg, cutM }) => leg === spare.leg && cutM !== null);
     const longest = beside.reduce((most, { cutM }) => Math.max(most, cutM ?? 0), 0);
     return { ...spare, size: beside[0]?.size ?? '', cutM: longest };
@@ -124,11 +127,7 @@ const asPlanned = ({ name, role, colour, plannedColour }: PlannedConductor) => (
 
 type Facts = (AssessedPump | AssessedAlarm)['facts']['conductors'][number];
 
-function conductorOf(
-  circuit: Circuit,
-  plan: Plan,
-  { planned, size }: Facts,
-): BuildConductor {
+function conductorOf(circuit: Circuit, plan: Plan, { planned, size }: Facts): BuildConductor {
   const end = ({ part, terminal }: Plan['ground']): ConductorEnd => ({
     part,
     terminal,
@@ -184,7 +183,7 @@ export function pieces(conductors: readonly BuildConductor[], spares: BuildList[
   );
   const cables = [...new Set(conductors.flatMap(({ cable }) => cable ?? []))].map((cable) => {
     const cores = conductors.filter((one) => one.cable === cable);
-    
+
     const spare = spares.filter(({ leg }) => `cable-${leg}` === cable).length;
     const count = cores.length + spare;
     return {

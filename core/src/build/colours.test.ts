@@ -27,15 +27,25 @@ describe('insulation of another colour', () => {
   });
 
   it('as planned needs no tape and no record', () => {
-    expect(judgeColour(manual, { base: 'brown' })).toEqual({ lies: false, message: 'As planned.', band: null, record: '' });
+    expect(judgeColour(manual, { base: 'brown' })).toEqual({
+      lies: false,
+      message: 'As planned.',
+      band: null,
+      record: '',
+    });
   });
 
   it('is in the list as it lies in the boat, with its tape; one that lies is refused in place', () => {
     const { conductors, problems, differences } = built('three-way-float', {
       colours: { auto: { base: 'blue' }, manual: { base: 'yellow' } },
     });
-    expect(byId(conductors, 'auto')).toMatchObject({ colour: { base: 'blue' }, band: { base: 'brown', stripe: 'white' } });
-    expect(problems).toEqual([{ at: 'manual', refused: true, message: expect.stringContaining('Yellow is a negative') }]);
+    expect(byId(conductors, 'auto')).toMatchObject({
+      colour: { base: 'blue' },
+      band: { base: 'brown', stripe: 'white' },
+    });
+    expect(problems).toEqual([
+      { at: 'manual', refused: true, message: expect.stringContaining('Yellow is a negative') },
+    ]);
     expect(differences).toEqual([
       'Auto positive: blue in place of brown with white stripe.',
       'Manual positive: yellow in place of brown.',

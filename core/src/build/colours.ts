@@ -55,5 +55,10 @@ export function judgeColour(
   if (false_ === null) return { lies: false, message: tape, band: planned, record };
   return taken.banded
     ? { lies: false, message: `${false_} Banded it may stay. ${tape}`, band: planned, record }
-    : { lies: true, message: `${false_} Take another cable, or band it along its length where it can be seen.`, band: planned, record };
+    : {
+        lies: true,
+        message: `${false_} Take another cable, or band it along its length where it can be seen.`,
+        band: planned,
+        record,
+      };
 }

@@ -62,7 +62,11 @@ describe('a conductor is cut to', () => {
     const { conductors, problems } = built('three-way-float', { pulledM: { manual: 5.1, negative: 4.9 } });
     expect(byId(conductors, 'manual')).toMatchObject({ cutM: 5.2, netM: 5.1, pulledM: 5.1 });
     expect(problems).toEqual([
-      { at: 'negative', refused: false, message: expect.stringContaining('4.9 m as pulled is shorter than its route of 5 m') },
+      {
+        at: 'negative',
+        refused: false,
+        message: expect.stringContaining('4.9 m as pulled is shorter than its route of 5 m'),
+      },
     ]);
     expect(built('three-way-float', { pulledM: { negative: 5 } }).problems).toEqual([]);
   });

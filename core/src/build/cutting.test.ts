@@ -34,11 +34,20 @@ function bruteForce(pieces: readonly CutPiece[], drums: readonly Drum[]) {
     }
     const length = cm(next.metres);
     left.forEach((rest, index) => {
-      if (rest >= length) look(at + 1, left.map((one, other) => (other === index ? one - length : one)), missing);
+      if (rest >= length)
+        look(
+          at + 1,
+          left.map((one, other) => (other === index ? one - length : one)),
+          missing,
+        );
     });
     look(at + 1, left, missing + length);
   };
-  look(0, drums.map(({ metres }) => cm(metres)), 0);
+  look(
+    0,
+    drums.map(({ metres }) => cm(metres)),
+    0,
+  );
   return best;
 }
 
@@ -92,7 +101,9 @@ describe('cutting from stock', () => {
         fc.array(fc.tuple(lengths, fc.boolean()), { maxLength: 3 }),
         (pieceLengths, drumLengths) => {
           const pieces = pieceLengths.map((metres, at) => piece(`p${at}`, metres));
-          const stock = drumLengths.map(([metres, whole], at) => drum(`d${at}`, metres, whole ? null : `2025-01-0${at + 1}`));
+          const stock = drumLengths.map(([metres, whole], at) =>
+            drum(`d${at}`, metres, whole ? null : `2025-01-0${at + 1}`),
+          );
           const { cuts, missing, wasteM, exact } = cutFromStock(pieces, stock);
           const opened = new Set(cuts.map((cut) => cut.drum)).size;
           const whole = stock.filter((one) => one.opened === null && cuts.some((cut) => cut.drum === one.id)).length;
@@ -101,7 +112,9 @@ describe('cutting from stock', () => {
           expect(exact).toBe(true);
           expect(opened).toBeLessThanOrEqual(stock.length);
           for (const one of stock) {
-            const taken = cuts.filter((cut) => cut.drum === one.id).reduce((sum, cut) => sum + Math.round(cut.metres * 100), 0);
+            const taken = cuts
+              .filter((cut) => cut.drum === one.id)
+              .reduce((sum, cut) => sum + Math.round(cut.metres * 100), 0);
             expect(taken).toBeLessThanOrEqual(Math.round(one.metres * 100));
           }
         },
@@ -112,7 +125,13 @@ describe('cutting from stock', () => {
 
   it('is exact for twenty pieces of a boat from five drums', () => {
     const pieces = Array.from({ length: 20 }, (_, at) => piece(`p${at}`, [2.4, 5.2, 6, 3.7, 6.8, 0.2][at % 6] ?? 1));
-    const stock = [drum('a', 25), drum('b', 25), drum('c', 12.3, '2025-01-01'), drum('d', 7.7, '2025-02-01'), drum('e', 100)];
+    const stock = [
+      drum('a', 25),
+      drum('b', 25),
+      drum('c', 12.3, '2025-01-01'),
+      drum('d', 7.7, '2025-02-01'),
+      drum('e', 100),
+    ];
     expect(cutFromStock(pieces, stock)).toMatchObject({ exact: true, missing: [], wasteM: 0 });
   });
 });

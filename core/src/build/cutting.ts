@@ -89,7 +89,10 @@ export function cutFromStock(pieces: readonly CutPiece[], stock: readonly Drum[]
     done.push(...found.cuts);
     left = left.map((drum) => ({
       ...drum,
-      metres: (cm(drum.metres) - found.cuts.filter((cut) => cut.drum === drum.id).reduce((sum, cut) => sum + cm(cut.metres), 0)) / 100,
+      metres:
+        (cm(drum.metres) -
+          found.cuts.filter((cut) => cut.drum === drum.id).reduce((sum, cut) => sum + cm(cut.metres), 0)) /
+        100,
     }));
     for (const piece of found.missing) {
       const kind = `${size}\n${colour}`;
@@ -190,7 +193,11 @@ function cutOneKind(pieces: readonly CutPiece[], drums: readonly Drum[]) {
       if (tried.has(alike)) continue;
       tried.add(alike);
       choice.push(at);
-      look(next + 1, caps.map((one, index) => (index === at ? one - length : one)), missing);
+      look(
+        next + 1,
+        caps.map((one, index) => (index === at ? one - length : one)),
+        missing,
+      );
       choice.pop();
     }
     choice.push(-1);

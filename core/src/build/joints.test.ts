@@ -96,7 +96,11 @@ describe('the joints of the base circuit', () => {
   });
 
   it('take what their school says, each joint its own where decided', () => {
-    const schools = built('three-way-float', { school: 'crimp-solder', joints: { 'joint-pump': { school: 'block' } } }, more);
+    const schools = built(
+      'three-way-float',
+      { school: 'crimp-solder', joints: { 'joint-pump': { school: 'block' } } },
+      more,
+    );
     expect(schools.joints.map(({ id, school, how, minutes }) => [id, school, how, minutes])).toEqual([
       ['joint-float', 'crimp-solder', 'butt', 15],
       ['joint-pump', 'block', 'block', 5],
@@ -111,7 +115,10 @@ describe('the joints of the base circuit', () => {
   it('are pulled by the smaller conductor; sizes without a published force have none', () => {
     expect(pullN['16 AWG']).toBe(67);
     expect(pullN['16 mm²']).toBeUndefined();
-    expect(byId(built('three-way-float').joints, 'joint-negative')).toMatchObject({ pullN: 67, conductors: [{}, { assumed: true }] });
+    expect(byId(built('three-way-float').joints, 'joint-negative')).toMatchObject({
+      pullN: 67,
+      conductors: [{}, { assumed: true }],
+    });
   });
 
   it('of an enclosed float with five leads are one conductor to one', () => {

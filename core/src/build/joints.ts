@@ -72,7 +72,8 @@ export function jointsOf(
   const family = circuit.choices?.family ?? 'awg';
   const sizeOfLead = (id: string): { readonly size: string; readonly assumed: boolean } => {
     const given = id.startsWith('pump-lead-') ? circuit.pump.leads?.size : circuit.floatLead;
-    if (given !== undefined && LEADS.some(({ begins }) => id.startsWith(begins))) return { size: given, assumed: false };
+    if (given !== undefined && LEADS.some(({ begins }) => id.startsWith(begins)))
+      return { size: given, assumed: false };
     return { size: LEADS.some(({ begins }) => id.startsWith(begins)) ? '16 AWG' : minimumSize[family], assumed: true };
   };
   const meeting = (joint: string): JointConductor[] => [
@@ -107,7 +108,14 @@ function workOf(
     null,
   );
   const pull = least === null ? null : (pullN[least.size] ?? null);
-  const common = { id, name, band, conductors, pullN: pull, tugN: pull === null ? null : pull * buildRules.tugShare.value };
+  const common = {
+    id,
+    name,
+    band,
+    conductors,
+    pullN: pull,
+    tugN: pull === null ? null : pull * buildRules.tugShare.value,
+  };
   const height = band === 'bilge' ? overWaterM : null;
   if (decided === 'block' || fit.how === 'block') {
     return {

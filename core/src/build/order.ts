@@ -15,7 +15,9 @@ export interface OrderLine {
 const DRUMS_M = [5, 10, 25, 50, 100];
 
 /** Pieces summed by size and colour, with 10 % on top. */
-export function orderOf(pieces: readonly { readonly size: string; readonly colour: string; readonly cutM: number }[]): OrderLine[] {
+export function orderOf(
+  pieces: readonly { readonly size: string; readonly colour: string; readonly cutM: number }[],
+): OrderLine[] {
   const sums = new Map<string, { size: string; colour: string; sumM: number; pieces: number }>();
   for (const { size, colour, cutM } of pieces) {
     const key = `${size}\n${colour}`;

@@ -38,7 +38,9 @@ describe('the hole for the panel', () => {
   it('keeps 25 mm to an edge and fits in depth; else it is refused with the figure', () => {
     expect(panelCutOut({})).toBeNull();
     expect(refusals(panelCutOut({ ...measured, edgeM: 0.025, depthM: 0.08, roomM: 0.08 })?.words)).toEqual([]);
-    expect(refusals(panelCutOut({ ...measured, edgeM: 0.0249 })?.words)).toEqual([expect.stringContaining('to the edge')]);
+    expect(refusals(panelCutOut({ ...measured, edgeM: 0.0249 })?.words)).toEqual([
+      expect.stringContaining('to the edge'),
+    ]);
     expect(refusals(panelCutOut({ ...measured, depthM: 0.081, roomM: 0.08 })?.words)).toEqual([
       expect.stringMatching(/81\s?mm deep .* 80\s?mm behind/),
     ]);

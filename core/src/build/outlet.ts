@@ -33,17 +33,33 @@ export function outletHole(outlet: NonNullable<Build['outlet']>): OutletHole | n
   const note = (message: string): HoleWord => ({ refused: false, message });
   const words = [
     ...(holeM < leastM - SLACK
-      ? [refused(`A hole of ${mm(holeM)} is too small for a thread of ${mm(threadM)}: drill ${mm(leastM)} to ${mm(mostM)}.`)]
+      ? [
+          refused(
+            `A hole of ${mm(holeM)} is too small for a thread of ${mm(threadM)}: drill ${mm(leastM)} to ${mm(mostM)}.`,
+          ),
+        ]
       : []),
     ...(holeM > mostM + SLACK
-      ? [refused(`A hole of ${mm(holeM)} is too large for a thread of ${mm(threadM)}: at most ${mm(mostM)}, or it sits off centre.`)]
+      ? [
+          refused(
+            `A hole of ${mm(holeM)} is too large for a thread of ${mm(threadM)}: at most ${mm(mostM)}, or it sits off centre.`,
+          ),
+        ]
       : []),
     ...flangeWords(flangeM, holeM).map(refused),
     ...(sealants[sealant].belowWater
       ? []
-      : [refused(`${sealants[sealant].name} is not for a fitting that may lie under water: take polyurethane or polysulphide.`)]),
+      : [
+          refused(
+            `${sealants[sealant].name} is not for a fitting that may lie under water: take polyurethane or polysulphide.`,
+          ),
+        ]),
     ...(cored
-      ? [note('Cored hull: ream the core back round the hole, fill it with epoxy, and drill again when that has cured.')]
+      ? [
+          note(
+            'Cored hull: ream the core back round the hole, fill it with epoxy, and drill again when that has cured.',
+          ),
+        ]
       : []),
   ];
   return { threadM, leastM, mostM, holeM, sealant, words };
@@ -73,7 +89,12 @@ export function panelCutOut(cutOut: NonNullable<Build['cutOut']>): PanelCutOut |
   if (!widthM || !heightM) return null;
   const words: HoleWord[] = [
     ...(edgeM !== undefined && edgeM < buildRules.panelEdgeM.value - SLACK
-      ? [{ refused: true, message: `${mm(edgeM)} to the edge is too little: at least ${mm(buildRules.panelEdgeM.value)}, or it splits.` }]
+      ? [
+          {
+            refused: true,
+            message: `${mm(edgeM)} to the edge is too little: at least ${mm(buildRules.panelEdgeM.value)}, or it splits.`,
+          },
+        ]
       : []),
     ...(depthM !== undefined && roomM !== undefined && depthM > roomM + SLACK
       ? [{ refused: true, message: `It is ${mm(depthM)} deep with its terminals and there is ${mm(roomM)} behind.` }]
@@ -81,7 +102,10 @@ export function panelCutOut(cutOut: NonNullable<Build['cutOut']>): PanelCutOut |
     ...(cornerM * 2 > Math.min(widthM, heightM)
       ? [{ refused: true, message: 'Corners of this radius are larger than the hole.' }]
       : []),
-    { refused: false, message: 'Look behind first: cables, hoses, frames. Drill the corners, then saw from one to the next.' },
+    {
+      refused: false,
+      message: 'Look behind first: cables, hoses, frames. Drill the corners, then saw from one to the next.',
+    },
   ];
   return { widthM, heightM, cornerM, words };
 }

@@ -59,9 +59,13 @@ const NEAR_WATER_M = 0.3;
 
 /** Everything a circuit takes, each with why so much of it. */
 export function partsOf(ground: PartsGround): PartNeeded[] {
-  return [...fitted(ground), ...protection(ground), ...hoseParts(ground), ...cableParts(ground), ...jointParts(ground)].filter(
-    ({ quantity }) => quantity > 0,
-  );
+  return [
+    ...fitted(ground),
+    ...protection(ground),
+    ...hoseParts(ground),
+    ...cableParts(ground),
+    ...jointParts(ground),
+  ].filter(({ quantity }) => quantity > 0);
 }
 
 function nameOfPart({ part: { kind }, name }: PlannedPart, { circuit }: PartsGround): string | null {
@@ -77,7 +81,9 @@ function nameOfPart({ part: { kind }, name }: PlannedPart, { circuit }: PartsGro
     case 'through-float':
       return 'Enclosed float with five leads';
     case 'three-way-switch':
-      return circuit.manual === 'momentary' ? 'Switch manual (springs back) / off / auto' : 'Switch manual / off / auto';
+      return circuit.manual === 'momentary'
+        ? 'Switch manual (springs back) / off / auto'
+        : 'Switch manual / off / auto';
     case 'on-off-switch':
       return circuit.manual === 'momentary' ? 'Switch that springs back' : 'On/off switch';
     case 'lamp':
@@ -95,7 +101,9 @@ function fitted(ground: PartsGround): PartNeeded[] {
     const item = nameOfPart(planned, ground);
     if (item === null) return [];
     const own = part(planned.part.id, item, 1, `${planned.name} of the plan.`);
-    return planned.part.kind === 'relay' ? [own, part('relay-base', 'Relay base', 1, 'The relay plugs in, and out.')] : [own];
+    return planned.part.kind === 'relay'
+      ? [own, part('relay-base', 'Relay base', 1, 'The relay plugs in, and out.')]
+      : [own];
   });
 }
 
@@ -113,7 +121,14 @@ function protection({ plan, ratingA }: PartsGround): PartNeeded[] {
   }
   return [
     ...fuses.map(({ id, name, family }) =>
-      part(`holder-${id}`, family === 'thermalBreaker' ? `Breaker: ${name.toLowerCase()}` : `Holder for ${protectionFamilies[family].name}: ${name.toLowerCase()}`, 1, `${name} of the plan.`),
+      part(
+        `holder-${id}`,
+        family === 'thermalBreaker'
+          ? `Breaker: ${name.toLowerCase()}`
+          : `Holder for ${protectionFamilies[family].name}: ${name.toLowerCase()}`,
+        1,
+        `${name} of the plan.`,
+      ),
     ),
     ...[...spares.values()].map(({ ratingA: rating, family, names }) =>
       used(
@@ -149,12 +164,16 @@ function hoseParts({ circuit, plan, hole, outletOverM }: PartsGround): PartNeede
       'clamps',
       'Hose clamps, stainless',
       clamps,
-      near ? 'Two an end: the pump stands in water, the outlet is near it.' : 'Two at the pump, one at the outlet well above the water.',
+      near
+        ? 'Two an end: the pump stands in water, the outlet is near it.'
+        : 'Two at the pump, one at the outlet well above the water.',
     ),
     ...(fitting ? [part('skin-fitting', 'Skin fitting', 1, 'The outlet through the hull.')] : []),
     ...(fitting ? [used('sealant', `Sealant, ${hole?.sealant ?? 'polyurethane'}`, 1, 'For the skin fitting.')] : []),
     ...(hose?.ventedLoop ? [part('vented-loop', 'Vented loop', 1, 'It breaks the siphon.')] : []),
-    ...(hose?.checkValve ? [part('check-valve', 'Check valve', 1, 'As planned: it jams with debris, look at it with each cleaning.')] : []),
+    ...(hose?.checkValve
+      ? [part('check-valve', 'Check valve', 1, 'As planned: it jams with debris, look at it with each cleaning.')]
+      : []),
     used('epoxy', 'Epoxy for plugs', 1, 'Screws of pump and float go into plugs, never through the hull.', 'set'),
   ];
 }
@@ -165,7 +184,13 @@ function cableParts({ order, legs, labels, bands }: PartsGround): PartNeeded[] {
   const loose = legs.reduce((sum, { lengthM, singles }) => sum + (singles > 1 ? lengthM : 0), 0);
   return [
     ...order.map(({ size, colour, metres, pieces }) =>
-      used(`cable-${size}-${colour}`, `Cable ${size}, ${colour}`, metres, `${pieces === 1 ? 'One piece' : `${pieces} pieces`} and 10 %.`, 'm'),
+      used(
+        `cable-${size}-${colour}`,
+        `Cable ${size}, ${colour}`,
+        metres,
+        `${pieces === 1 ? 'One piece' : `${pieces} pieces`} and 10 %.`,
+        'm',
+      ),
     ),
     used(
       'clips',
@@ -183,8 +208,8 @@ function cableParts({ order, legs, labels, bands }: PartsGround): PartNeeded[] {
 function jointParts({ joints, circuit, plan }: PartsGround): PartNeeded[] {
   const made = joints.filter(({ how }) => how !== 'block');
   const blocks = joints.filter(({ how }) => how === 'block');
-  const rings = [...plan.conductors, ...plan.existing.filter(({ id }) => id === 'main-negative')].flatMap(({ from, to }) =>
-    [from, to].filter((end) => end.part === 'bus' || end.part === 'battery'),
+  const rings = [...plan.conductors, ...plan.existing.filter(({ id }) => id === 'main-negative')].flatMap(
+    ({ from, to }) => [from, to].filter((end) => end.part === 'bus' || end.part === 'battery'),
   ).length;
   const { pump, float } = circuit.build?.disconnects ?? {};
   return [
@@ -197,11 +222,26 @@ function jointParts({ joints, circuit, plan }: PartsGround): PartNeeded[] {
       ),
     ),
     used('sleeve', 'Adhesive sleeve', up(made.length * buildRules.sleeveLengthM.value, 0.1), '70 mm a joint.', 'm'),
-    used('crotch', 'Liquid sealant for crotches', made.some(({ sealant }) => sealant) ? 1 : 0, 'Where two conductors leave one side.'),
+    used(
+      'crotch',
+      'Liquid sealant for crotches',
+      made.some(({ sealant }) => sealant) ? 1 : 0,
+      'Where two conductors leave one side.',
+    ),
     part('blocks', 'Terminal blocks or studs', blocks.length, blocks.map(({ name }) => name).join(', ')),
     used('rings', 'Ring terminals', rings, 'At the bus and the battery, by their studs.'),
-    part('disconnect-pump', 'Waterproof disconnect, at the pump', pump ? 1 : 0, 'The next pump is changed without a joint.'),
-    part('disconnect-float', 'Waterproof disconnect, at the float', float ? 1 : 0, 'The next float is changed without a joint.'),
+    part(
+      'disconnect-pump',
+      'Waterproof disconnect, at the pump',
+      pump ? 1 : 0,
+      'The next pump is changed without a joint.',
+    ),
+    part(
+      'disconnect-float',
+      'Waterproof disconnect, at the float',
+      float ? 1 : 0,
+      'The next float is changed without a joint.',
+    ),
   ];
 }
 
@@ -213,7 +253,12 @@ function up(value: number, stepOf: number): number {
 }
 
 /** Tools by what the lists need. */
-export function toolsOf({ circuit, plan, joints, hole }: Pick<PartsGround, 'circuit' | 'plan' | 'joints' | 'hole'>): string[] {
+export function toolsOf({
+  circuit,
+  plan,
+  joints,
+  hole,
+}: Pick<PartsGround, 'circuit' | 'plan' | 'joints' | 'hole'>): string[] {
   const schools = new Set(joints.map(({ school }) => school));
   const barrels = barrelsNeeded(joints).map(({ barrel }) => barrel.colour);
   const sealed = Object.values(circuit.build?.pulls ?? {}).some((pull) => pull?.sealedSpace);

@@ -13,13 +13,20 @@ describe('steps at a time', () => {
   const bedded = { ...before, 'skin-fitting': { at: at(11), by: 'Wren' } };
 
   it('wait for what they need, by name', () => {
-    expect(kinds({}, 8)).toMatchObject({ 'bench-test': { kind: 'open' }, 'dry-fit': { kind: 'waits', for: ['bench-test'] } });
+    expect(kinds({}, 8)).toMatchObject({
+      'bench-test': { kind: 'open' },
+      'dry-fit': { kind: 'waits', for: ['bench-test'] },
+    });
     expect(kinds(before, 10)).toMatchObject({ 'skin-fitting': { kind: 'open' }, bases: { kind: 'open' } });
   });
 
   it('wait for the clock to the very moment, and longer in the cold', () => {
     // Polyurethane takes a load after 24 h.
-    expect(kinds(bedded, 11 + 24 - 0.001)['hose']).toMatchObject({ kind: 'cures', untilMs: ms(35), what: 'Polyurethane takes a load' });
+    expect(kinds(bedded, 11 + 24 - 0.001)['hose']).toMatchObject({
+      kind: 'cures',
+      untilMs: ms(35),
+      what: 'Polyurethane takes a load',
+    });
     expect(kinds(bedded, 11 + 24)['hose']).toEqual({ kind: 'open' });
     expect(kinds(bedded, 11 + 24, 10)['hose']).toMatchObject({ kind: 'cures', untilMs: ms(11 + 48) });
     expect(kinds(bedded, 11 + 48, 10)['hose']).toEqual({ kind: 'open' });
@@ -55,7 +62,12 @@ describe('what is left', () => {
   });
 
   it('waits for the clocks that run on, and for what is left of them only', () => {
-    const done = { 'bench-test': { at: at(8) }, 'dry-fit': { at: at(9) }, 'outlet-hole': { at: at(10) }, 'skin-fitting': { at: at(11) } };
+    const done = {
+      'bench-test': { at: at(8) },
+      'dry-fit': { at: at(9) },
+      'outlet-hole': { at: at(10) },
+      'skin-fitting': { at: at(11) },
+    };
     const hose = (hour: number, temperatureC?: number) =>
       left(done, hour, temperatureC).steps.find(({ id }) => id === 'hose')?.fromMin;
     // 24 h after 11 o'clock: at 31 o'clock there are 4 h to go.

@@ -4,7 +4,12 @@ import { cureFactor, type BuildStep } from './steps';
 
 /** How a step stands. */
 export type StepStanding =
-  | { readonly kind: 'done' | 'skipped'; readonly atMs: number; readonly by: string | null; readonly reason: string | null }
+  | {
+      readonly kind: 'done' | 'skipped';
+      readonly atMs: number;
+      readonly by: string | null;
+      readonly reason: string | null;
+    }
   /** What it needs is done, and every clock of it has ended. */
   | { readonly kind: 'open' }
   /** A clock still runs. */
@@ -60,8 +65,7 @@ export function stepsNow(
     const last = steps.find(({ id }) => step.needs.includes(id) && endOf.get(id) === untilMs);
     return {
       step,
-      standing:
-        untilMs > nowMs ? { kind: 'cures', untilMs, what: last?.waitFor ?? 'A clock runs' } : { kind: 'open' },
+      standing: untilMs > nowMs ? { kind: 'cures', untilMs, what: last?.waitFor ?? 'A clock runs' } : { kind: 'open' },
       cureEndMs: null,
     };
   });

@@ -10,15 +10,17 @@ const timed = (id: string, minutes: number, waitMinutes: number, ...needs: strin
 });
 
 /** Steps of which each needs only earlier ones. */
-const anyGraph = fc.array(
-  fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 12 }), fc.array(fc.nat(5), { maxLength: 2 })),
-  { minLength: 1, maxLength: 6 },
-).map((rows) =>
-  rows.map(([minutes, waitMinutes, before], at): TimedStep => {
-    const needs = at === 0 ? [] : [...new Set(before.map((one) => `s${one % at}`))];
-    return timed(`s${at}`, minutes, waitMinutes, ...needs);
-  }),
-);
+const anyGraph = fc
+  .array(
+    fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 12 }), fc.array(fc.nat(5), { maxLength: 2 })),
+    { minLength: 1, maxLength: 6 },
+  )
+  .map((rows) =>
+    rows.map(([minutes, waitMinutes, before], at): TimedStep => {
+      const needs = at === 0 ? [] : [...new Set(before.map((one) => `s${one % at}`))];
+      return timed(`s${at}`, minutes, waitMinutes, ...needs);
+    }),
+  );
 
 /** The shortest there is: every order, every person, on a grid of whole minutes begun as early as can be. */
 function shortest(steps: readonly TimedStep[], people: number): number {
@@ -40,7 +42,11 @@ function shortest(steps: readonly TimedStep[], people: number): number {
       }
     }
   };
-  look(Array.from({ length: people }, () => 0), new Map(), 0);
+  look(
+    Array.from({ length: people }, () => 0),
+    new Map(),
+    0,
+  );
   return best;
 }
 
@@ -80,8 +86,8 @@ describe('a schedule', () => {
 
   it('of a whole circuit is never longer than one step after the other, and no longer with two people', () => {
     for (const scheme of ['three-way-float', 'relay', 'standalone-alarm']) {
-      const steps = built(scheme, { outlet: { threadM: 0.042, cored: true } }).steps.map(({ id, minutes, waitHours, needs }) =>
-        timed(id, minutes, waitHours * 60, ...needs),
+      const steps = built(scheme, { outlet: { threadM: 0.042, cored: true } }).steps.map(
+        ({ id, minutes, waitHours, needs }) => timed(id, minutes, waitHours * 60, ...needs),
       );
       const [one, two] = [expectSound(steps, 1), expectSound(steps, 2)];
       const plain = steps.reduce((sum, { minutes, waitMinutes }) => sum + minutes + waitMinutes, 0);

@@ -72,7 +72,12 @@ export function scheduleSteps(steps: readonly TimedStep[], people: 1 | 2): Sched
 
   let nodes = 0;
   const chosen: TimedStep[] = [];
-  const look = (free: readonly number[], ready: ReadonlyMap<string, number>, end: number, left: readonly TimedStep[]) => {
+  const look = (
+    free: readonly number[],
+    ready: ReadonlyMap<string, number>,
+    end: number,
+    left: readonly TimedStep[],
+  ) => {
     nodes += 1;
     if (nodes > MOST_NODES) return;
     if (left.length === 0) {
@@ -102,13 +107,21 @@ export function scheduleSteps(steps: readonly TimedStep[], people: 1 | 2): Sched
       chosen.pop();
     }
   };
-  look(Array.from({ length: people }, () => 0), new Map(), 0, [...byId.values()]);
+  look(
+    Array.from({ length: people }, () => 0),
+    new Map(),
+    0,
+    [...byId.values()],
+  );
   return { ...best, exact: nodes <= MOST_NODES };
 }
 
 /** Of those who are free by then the one who came free last: whoever waits longer may be of use before. */
 function whoIsFree(free: readonly number[], by: number): number {
-  return free.reduce((best, at, person) => (at <= by && at > (free[best] ?? -1) ? person : best), free.indexOf(Math.min(...free)));
+  return free.reduce(
+    (best, at, person) => (at <= by && at > (free[best] ?? -1) ? person : best),
+    free.indexOf(Math.min(...free)),
+  );
 }
 
 /** The steps in the order given, each as early as what it needs and a free person allow. */

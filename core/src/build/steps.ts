@@ -61,7 +61,19 @@ const step = (
   text: string,
   needs: readonly string[],
   more: Partial<Pick<BuildStep, 'waitHours' | 'waitFor' | 'cautions' | 'at' | 'picture'>> = {},
-): BuildStep => ({ id, place, text, minutes, needs, waitHours: 0, waitFor: null, cautions: [], at: [], picture: null, ...more });
+): BuildStep => ({
+  id,
+  place,
+  text,
+  minutes,
+  needs,
+  waitHours: 0,
+  waitFor: null,
+  cautions: [],
+  at: [],
+  picture: null,
+  ...more,
+});
 
 /** The steps of building a circuit, each with what it needs; whatever a scheme wires, from its plan alone. */
 export function stepsOf(ground: StepGround): BuildStep[] {
@@ -99,7 +111,11 @@ function benchTest(plan: Plan): BuildStep {
     30,
     `Look over ${what}: housing, arm, impeller.${water} New parts are faulty often enough, and a bilge is the worst place to find out.`,
     [],
-    { cautions: hasPump(plan) ? ['autoStart', 'batteryBurns'] : [], at: wet.map(({ id }) => id), picture: 'The pump’s data plate.' },
+    {
+      cautions: hasPump(plan) ? ['autoStart', 'batteryBurns'] : [],
+      at: wet.map(({ id }) => id),
+      picture: 'The pump’s data plate.',
+    },
   );
 }
 
@@ -228,7 +244,15 @@ function panelSteps({ circuit, legs, plan }: StepGround): BuildStep[] {
   const cutOut = circuit.build?.cutOut?.widthM !== undefined;
   return [
     ...(cutOut
-      ? [step('cut-out', 'panel', 45, 'Look behind. Tape the template on, drill the corners, saw from one to the next.', [])]
+      ? [
+          step(
+            'cut-out',
+            'panel',
+            45,
+            'Look behind. Tape the template on, drill the corners, saw from one to the next.',
+            [],
+          ),
+        ]
       : []),
     step(
       'panel',
@@ -247,13 +271,24 @@ function lastSteps({ plan, ratingA }: StepGround, before: readonly BuildStep[], 
   const pulls = ids.filter((id) => id.startsWith('pull-'));
   if (!hasPump(plan)) {
     return [
-      step('dead-tests', 'panel', 10, 'Before its battery goes in: ohms through the loop, float down open, float up near zero.', [...made, 'panel']),
-      step('commission', 'panel', 15, 'Battery in. Lift the float: it sounds; mute: the light stays.', ['dead-tests'], { picture: 'The alarm with its battery’s date.' }),
+      step(
+        'dead-tests',
+        'panel',
+        10,
+        'Before its battery goes in: ohms through the loop, float down open, float up near zero.',
+        [...made, 'panel'],
+      ),
+      step('commission', 'panel', 15, 'Battery in. Lift the float: it sounds; mute: the light stays.', ['dead-tests'], {
+        picture: 'The alarm with its battery’s date.',
+      }),
     ];
   }
   const rating = ratingA === null ? 'the fuse' : `the fuse of ${formatAmps(ratingA)}`;
   return [
-    step('bus', 'source', 15, 'Negative to the bus: ring, label, drip loop.', pulls, { cautions: ['batteryBurns'], at: ['bus'] }),
+    step('bus', 'source', 15, 'Negative to the bus: ring, label, drip loop.', pulls, {
+      cautions: ['batteryBurns'],
+      at: ['bus'],
+    }),
     step(
       'holder',
       'source',
@@ -283,6 +318,13 @@ function lastSteps({ plan, ratingA }: StepGround, before: readonly BuildStep[], 
       ['fuse-in', ...(outlet ? ['hose'] : [])],
       { cautions: ['autoStart'], at: ['pump', 'float'] },
     ),
-    step('launch', 'hull', 10, 'Afloat: look at the outlet and every joint while it pumps.', ['commission', ...(outlet ? ['sealant-through'] : []), 'bases'], {}),
+    step(
+      'launch',
+      'hull',
+      10,
+      'Afloat: look at the outlet and every joint while it pumps.',
+      ['commission', ...(outlet ? ['sealant-through'] : []), 'bases'],
+      {},
+    ),
   ];
 }
