@@ -11,7 +11,7 @@ import {
   tabBeside,
   tabOf,
 } from '../testing/oneBoat.fixture';
-import { Channels, lastingTables, YardServer } from '../testing/world.fixture';
+import { Channels, lastingTables, Tab, YardServer } from '../testing/world.fixture';
 
 describe('a change made from what was shown a moment ago', () => {
   it('takes the place of the job that was shown, as it is', async () => {
@@ -243,5 +243,40 @@ describe('two tabs of one device', () => {
     expect(server.find(id)?.version).toBe(21);
     expect(server.find(id)?.job.boat.note).toBe('19');
     expect([first, second].map((tab) => tab.draft(id)?.save.kind)).toEqual(['saved', 'saved']);
+  });
+});
+
+describe('a large yard', () => {
+  it('shows the beginning of its list, in its order, before the rest is read', async () => {
+    const server = new YardServer();
+    server.pageSize = 600;
+    const boats = Array.from({ length: 501 }, (_, at) => ({
+      ...job,
+      boat: { ...job.boat, id: `6d1f0f6e-0d5c-4a55-9a0e-${String(at).padStart(12, '0')}`, name: `Tern ${1000 - at}` },
+    }));
+    for (const one of boats) server.write(one);
+    const tables = lastingTables();
+    const first = await tabOf(server, tables);
+    await later(100);
+    expect(first.aboard.lines.size).toBe(501);
+    first.close();
+
+    let read: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (read = resolve));
+    const slow = { ...tables, read: async () => held.then(() => tables.read()) };
+    server.away = true;
+    const opening = tabOf(server, slow);
+    await later(10);
+    const names = boats.map(({ boat }) => boat.name).sort((a, b) => new Intl.Collator().compare(a, b));
+    const again = new Tab(server, slow);
+    void again.aboard.read();
+    await later(10);
+    expect([...again.aboard.lines.values()].map(({ name }) => name)).toEqual(names.slice(0, 40));
+    expect(again.aboard.ready).toBe(false);
+    read();
+    await opening;
+    await later(10);
+    expect(again.aboard.lines.size).toBe(501);
+    expect(again.aboard.ready).toBe(true);
   });
 });

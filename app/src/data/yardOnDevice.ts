@@ -36,6 +36,7 @@ function opening(tables: Promise<Tables>): Tables {
     get lasting() {
       return there?.lasting ?? true;
     },
+    first: async () => (await tables).first(),
     read: async () => (await tables).read(),
     photo: async (id) => (await tables).photo(id),
     photoIds: async () => (await tables).photoIds(),

@@ -63,9 +63,10 @@ export class Aboard {
     this.hearers.add(call);
   }
 
-  /** Reads what lies on the device. */
+  /** Reads what lies on the device: of a large yard the beginning of its list first. */
   read(): Promise<void> {
     this.reading = this.reading.then(async () => {
+      if (!this.ready) await this.readFirst();
       try {
         // What this page wrote while it was read may not be in it: then it is read again.
         for (let before = -1; before !== this.writes;) {
@@ -80,6 +81,13 @@ export class Aboard {
       this.tell();
     });
     return this.reading;
+  }
+
+  private async readFirst(): Promise<void> {
+    const lines = await this.tables.first().catch(() => []);
+    if (lines.length === 0 || this.lines.size > 0) return;
+    this.lines = new Map(lines.map((line) => [line.id, line]));
+    this.tell();
   }
 
   /**
@@ -182,6 +190,7 @@ function noting() {
       waiting: over(change.waiting, written.waiting, ({ id }) => id),
       feed: over(change.feed, written.feed, ({ key }) => key),
       photos: change.photos,
+      first: change.first,
     }),
     clear: () => {
       for (const rows of Object.values(written)) rows.clear();

@@ -18,6 +18,9 @@ const MOST_ABOARD = 500;
 /** In a larger one, boats stay that were opened in so many days. */
 const STAY_MS = 90 * 24 * 3600 * 1000;
 const BOATS_AT_ONCE = 25;
+/** So many lines fill a page and what is looked at next. */
+const FIRST_LINES = 40;
+const collator = new Intl.Collator();
 const ASK_EVERY_MS = 60_000;
 const LISTEN_AGAIN_MS = 3000;
 const LARGE_REST_MS = 2000;
@@ -148,6 +151,16 @@ export class Feed {
     }
     for (let at = 0; at < older.length; at += BOATS_AT_ONCE) await this.bring(older.slice(at, at + BOATS_AT_ONCE));
     if (!whole) await this.letGo();
+    await this.noteFirst();
+  }
+
+  /** Notes the beginning of a large yard's list: it is shown while the rest is read. */
+  private async noteFirst(): Promise<void> {
+    const { lines } = this.aboard;
+    if (lines.size <= MOST_ABOARD) return;
+    const first = [...lines.values()].sort((a, b) => collator.compare(a.name, b.name)).slice(0, FIRST_LINES);
+    // Quietly: nothing that is shown follows from it.
+    await this.aboard.change(async (change) => void (await change.first.put({ key: 'first', lines: first })), true);
   }
 
   /** In a large yard boats that nobody opened for long are here in a few lines alone. */

@@ -78,6 +78,12 @@ export interface FeedRow {
   readonly whole: boolean;
 }
 
+/** The beginning of a large yard's list as it was shown last: what is shown while the rest is read. */
+export interface FirstRow {
+  readonly key: 'first';
+  readonly lines: readonly BoatLine[];
+}
+
 /** Everything that is read when the application opens. */
 export interface OnDevice {
   readonly boats: readonly BoatRow[];

@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { BoatLine } from '@harbor-latch/core/wire/index';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import { ofToday } from './ofToday';
-import type { BoatRow, FeedRow, OnDevice, PhotoRow, Waiting } from './rows';
+import type { BoatRow, FeedRow, FirstRow, OnDevice, PhotoRow, Waiting } from './rows';
 
 /** One table within a change. */
 export interface Table<Row> {
@@ -19,12 +19,15 @@ export interface Change {
   readonly waiting: Table<Waiting>;
   readonly photos: Table<PhotoRow>;
   readonly feed: Table<FeedRow>;
+  readonly first: Table<FirstRow>;
 }
 
 /** What this device keeps. */
 export interface Tables {
   /** False where it is held in memory alone and is gone with the page. */
   readonly lasting: boolean;
+  /** The beginning of the list, which is there before all of it is; empty for a small yard. */
+  first(): Promise<readonly BoatLine[]>;
   read(): Promise<OnDevice>;
   photo(id: string): Promise<PhotoRow | undefined>;
   /** Which pictures are here. */
@@ -38,10 +41,11 @@ interface Schema extends DBSchema {
   waiting: { key: string; value: Waiting };
   photos: { key: string; value: PhotoRow };
   feed: { key: string; value: FeedRow };
+  first: { key: string; value: FirstRow };
 }
 
-const NAMES = ['boats', 'lines', 'waiting', 'photos', 'feed'] as const;
-const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', feed: 'key' } as const;
+const NAMES = ['boats', 'lines', 'waiting', 'photos', 'feed', 'first'] as const;
+const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', feed: 'key', first: 'key' } as const;
 
 /** The database rises with the job: its first version held jobs of version 2. */
 const DATABASE_VERSION = JOB_VERSION - 1;
@@ -67,6 +71,7 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
   });
   return {
     lasting: true,
+    first: async () => (await database.get('first', 'first'))?.lines ?? [],
     read: async () => {
       const reading = database.transaction(['boats', 'lines', 'waiting', 'feed']);
       const [boats, lines, waiting, feed] = await Promise.all([
@@ -99,6 +104,7 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
           waiting: table('waiting'),
           photos: table('photos'),
           feed: table('feed'),
+          first: table('first'),
         });
         await writing.done;
         return done;
@@ -121,6 +127,7 @@ export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [
   const waiting = new Map(from.waiting.map((row) => [row.id, row]));
   const feed = new Map(from.feed ? [[from.feed.key, from.feed]] : []);
   const photos = new Map<string, PhotoRow>();
+  const first = new Map<string, FirstRow>();
   const table = <Row>(rows: Map<string, Row>, keyOf: (row: Row) => string): Table<Row> => ({
     get: async (key) => rows.get(key),
     all: async () => [...rows].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, row]) => row),
@@ -133,11 +140,13 @@ export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [
     waiting: table(waiting, ({ id }) => id),
     photos: table(photos, ({ id }) => id),
     feed: table<FeedRow>(feed, ({ key }) => key),
+    first: table<FirstRow>(first, ({ key }) => key),
   };
   // One change at a time, as the browser's own database does it.
   let last: Promise<unknown> = Promise.resolve();
   return {
     lasting: false,
+    first: async () => first.get('first')?.lines ?? [],
     read: async () => ({
       boats: await tables.boats.all(),
       lines: await tables.lines.all(),

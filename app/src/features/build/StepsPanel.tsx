@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { exportCalendar } from '../../data/exportCalendar';
 import { useSettings } from '../../data/settings';
+import { FoldedCard } from '../../fields/FoldedCard';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -17,6 +18,7 @@ import { Words } from '../../ui/Words';
 import { withBuild, withMark } from './changes';
 import { LeaveOutDialog } from './LeaveOutDialog';
 import { NextStep, NothingNow } from './NextStep';
+import { ScheduleBars } from './ScheduleBars';
 import { StepRow } from './StepRow';
 import { useNow } from './useNow';
 
@@ -131,6 +133,11 @@ export function StepsPanel({ boat, circuit, building, temperatureC, onCircuit, o
           </Words>
         </View>
       </Card>
+      {left.length > 1 ? (
+        <FoldedCard title="As bars over the days" summary="Who does what when, and what cures meanwhile">
+          <ScheduleBars building={building} />
+        </FoldedCard>
+      ) : null}
       <Card>
         {now.map((one, index) => (
           <StepRow
