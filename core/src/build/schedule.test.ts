@@ -84,6 +84,17 @@ describe('a schedule', () => {
     expect(plainOrder(steps).map(({ id }) => id)).toEqual(['other', 'seal', 'hose']);
   });
 
+  it('begins now what can be begun now, also where something else decides how long it takes', () => {
+    const steps = [
+      timed('cure', 0, 600),
+      timed('hose', 20, 0, 'cure'),
+      timed('pull', 40, 0),
+      timed('wire', 30, 0, 'pull'),
+    ];
+    const at = (id: string) => scheduleSteps(steps, 1).steps.find((one) => one.id === id)?.fromMin;
+    expect([at('pull'), at('wire'), at('hose')]).toEqual([0, 40, 600]);
+  });
+
   it('of a whole circuit is never longer than one step after the other, and no longer with two people', () => {
     for (const scheme of ['three-way-float', 'relay', 'standalone-alarm']) {
       const steps = built(scheme, { outlet: { threadM: 0.042, cored: true } }).steps.map(

@@ -63,7 +63,10 @@ export function scheduleSteps(steps: readonly TimedStep[], people: 1 | 2): Sched
     tail.set(step.id, step.minutes + step.waitMinutes + Math.max(0, ...after));
   }
   const longestFirst = [...plain].sort((a, b) => (tail.get(b.id) ?? 0) - (tail.get(a.id) ?? 0));
-  let best = serial(plain, people);
+  // Of schedules as short as one another the one is taken in which everything begins as soon as it can.
+  let best = serial(soonestFirst(plain, tail, people), people);
+  const inOrder = serial(plain, people);
+  if (inOrder.minutes < best.minutes) best = inOrder;
   const first = serial(plainOrder(longestFirst), people);
   if (first.minutes < best.minutes) best = first;
   const critical = Math.max(0, ...plain.map(({ id }) => tail.get(id) ?? 0));
@@ -114,6 +117,21 @@ export function scheduleSteps(steps: readonly TimedStep[], people: 1 | 2): Sched
     [...byId.values()],
   );
   return { ...best, exact: nodes <= MOST_NODES };
+}
+
+/** The order in which always what can begin first is taken; of several the one on which most hangs. */
+function soonestFirst(steps: readonly TimedStep[], tail: ReadonlyMap<string, number>, people: number): TimedStep[] {
+  const order: TimedStep[] = [];
+  while (order.length < steps.length) {
+    const done = new Map(serial(order, people).steps.map((one) => [one.id, one]));
+    const open = steps.filter(({ id, needs }) => !done.has(id) && needs.every((need) => done.has(need)));
+    const [next] = open
+      .map((step) => ({ step, from: serial([...order, step], people).steps[order.length]?.fromMin ?? Infinity }))
+      .sort((a, b) => a.from - b.from || (tail.get(b.step.id) ?? 0) - (tail.get(a.step.id) ?? 0));
+    if (!next) break;
+    order.push(next.step);
+  }
+  return order;
 }
 
 /** Of those who are free by then the one who came free last: whoever waits longer may be of use before. */
