@@ -6,7 +6,7 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
-import type { AskedJob, Fixes, SentAssessment } from '../workers/assessWork';
+import type { AskedBuilding, AskedJob, Fixes, SentAssessment } from '../workers/assessWork';
 import { Answers } from './Answers';
 
 /** Who assesses jobs, mostly in a worker. */
@@ -16,7 +16,7 @@ export interface AssessAsker {
   fixes(job: Job, circuitId: string | null, units: UnitSystem): Promise<Fixes>;
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]>;
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null>;
-  building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Promise<Building | null>;
+  building(asked: AskedBuilding): Promise<Building | null>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -72,10 +72,8 @@ export class Assessments {
   }
 
   /** What building a circuit takes. */
-  building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Promise<Building | null> {
-    return this.later(`building ${job.boat.id} ${circuitId}`, () =>
-      this.asker.building(job, circuitId, units, temperatureC),
-    );
+  building(asked: AskedBuilding): Promise<Building | null> {
+    return this.later(`building ${asked.job.boat.id} ${asked.circuitId}`, () => this.asker.building(asked));
   }
 
   private later<T>(what: string, ask: () => Promise<T>): Promise<T> {

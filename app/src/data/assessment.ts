@@ -167,7 +167,7 @@ export function useBuilding(job: Job, circuitId: string, temperatureC: number): 
   const [found, setFound] = useState<{ readonly circuitId: string; readonly building: Building | null } | null>(null);
   useEffect(() => {
     let gone = false;
-    void assessments.building(job, circuitId, units, temperatureC).then(
+    void assessments.building({ job, circuitId, units, temperatureC, nowMs: Date.now() }).then(
       (building) => (gone ? undefined : setFound({ circuitId, building })),
       () => undefined,
     );

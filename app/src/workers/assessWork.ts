@@ -21,6 +21,17 @@ export interface AskedJob {
   readonly have: readonly number[];
 }
 
+/** A circuit that is to be built. */
+export interface AskedBuilding {
+  readonly job: Job;
+  readonly circuitId: string;
+  readonly units: UnitSystem;
+  /** Of what cures, °C. */
+  readonly temperatureC: number;
+  /** When it is asked, by the page's clock, ms since 1970. */
+  readonly nowMs: number;
+}
+
 /** What is answered of a job. */
 export interface SentAssessment {
   readonly circuits: readonly Sent[];
@@ -99,10 +110,10 @@ export class AssessWork {
     return this.assessors[units].verdictsOf(job, circuitId, conductorId);
   }
 
-  /** What building a circuit takes; null for one that is not sized. @param temperatureC of what cures, °C */
-  building(job: Job, circuitId: string, units: UnitSystem, temperatureC: number): Building | null {
+  /** What building a circuit takes; null for one that is not sized. */
+  building({ job, circuitId, units, temperatureC, nowMs }: AskedBuilding): Building | null {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
-    return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC, Date.now());
+    return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC, nowMs);
   }
 
   private stampOf(circuit: AssessedCircuit): number {
