@@ -145,7 +145,7 @@ test('a newer release waits beside the old one, is said, and is begun in all tab
 });
 
 /** Edits in a row over a slow link; a drill makes more of them. */
-const EDITS = Number(process.env['EDITS'] ?? 20);
+const EDITS = Number(process.env['EDITS'] ?? 10);
 
 test('edits one after the other on a slow phone over a slow link are never a conflict of one’s own, and arrive once', async ({
   browser,
