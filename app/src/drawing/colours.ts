@@ -1,5 +1,4 @@
 import type { InsulationColour } from '@harbor-latch/core/job/index';
-import type { ConductorColour } from '@harbor-latch/core/schemes/index';
 
 /** Insulation colours on screen, the same by day and by night. */
 export const insulation: Readonly<Record<InsulationColour, string>> = {
@@ -15,8 +14,3 @@ export const insulation: Readonly<Record<InsulationColour, string>> = {
   grey: '#8A8F94',
   pink: '#E48AB0',
 };
-
-/** A colour in words: "brown with white stripe". */
-export function colourWords({ base, stripe }: ConductorColour): string {
-  return stripe === undefined ? base : `${base} with ${stripe} stripe`;
-}

@@ -1,9 +1,16 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import { legKeys, legOf, type Circuit, type Job, type LegKey } from '../job';
 import { levelSensors, type LevelSensor } from '../reference';
-import { schemeOf, terminalInWords, type ConductorColour, type Plan, type PlannedConductor } from '../schemes';
+import {
+  colourInWords,
+  schemeOf,
+  terminalInWords,
+  type ConductorColour,
+  type Plan,
+  type PlannedConductor,
+} from '../schemes';
 import { cableOf, spareCores, type SpareCore } from './cables';
-import { colourInWords, judgeColour } from './colours';
+import { judgeColour } from './colours';
 import { cutLength, routeOf, type Slack } from './cutLengths';
 import { jointsOf, type JointWork } from './joints';
 import { conductorLabels, endLabels, labelCode, sourceLabel, type Label } from './labels';

@@ -1,7 +1,7 @@
 import { assess, type AssessedAlarm, type AssessedPump } from '../assess';
 import type { Job } from '../job';
+import { colourInWords } from '../schemes';
 import { buildList, pieces, type BuildList } from './buildList';
-import { colourInWords } from './colours';
 import { cutFromStock, type Cutting, type CutPiece, type Drum } from './cutting';
 
 const inMm = (metres: number | null) => (metres === null ? null : Number((metres * 1000).toFixed(3)));

@@ -1,5 +1,5 @@
 import type { CableColour } from '../job';
-import type { ConductorColour, PlannedConductor } from '../schemes';
+import { colourInWords, type ConductorColour, type PlannedConductor } from '../schemes';
 
 /** What becomes of a conductor whose insulation is of another colour than planned. */
 export interface ColourVerdict {
@@ -11,11 +11,6 @@ export interface ColourVerdict {
   readonly band: ConductorColour | null;
   /** What the record says. */
   readonly record: string;
-}
-
-/** A colour in words: "brown with white stripe". */
-export function colourInWords({ base, stripe }: ConductorColour): string {
-  return stripe === undefined ? base : `${base} with ${stripe} stripe`;
 }
 
 /** Why a colour says something false of what the conductor does, or null. Source: ABYC E-11 colour code; ISO 10133. */

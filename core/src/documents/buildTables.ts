@@ -1,4 +1,5 @@
-import { colourInWords, type BuildList } from '../build';
+import type { BuildList } from '../build';
+import { colourInWords } from '../schemes';
 import { plainNumber } from '../units';
 import type { TextTable } from './conductorList';
 

@@ -1,5 +1,5 @@
 import type { AssessedCircuit } from '../assess';
-import { terminalInWords } from '../schemes';
+import { colourInWords, terminalInWords } from '../schemes';
 import { plainNumber } from '../units';
 
 /** A table as text: a line of headings and lines of cells. */
@@ -31,9 +31,7 @@ export function conductorList(assessed: readonly AssessedCircuit[]): TextTable {
         planned.name,
         terminalInWords(circuit.plan, planned.from, circuit.circuit.panel?.posts),
         terminalInWords(circuit.plan, planned.to, circuit.circuit.panel?.posts),
-        planned.colour.stripe === undefined
-          ? planned.colour.base
-          : `${planned.colour.base} with ${planned.colour.stripe} stripe`,
+        colourInWords(planned.colour),
         size,
         plainNumber(planned.lengthM, 3),
         plainNumber(designA, 2),

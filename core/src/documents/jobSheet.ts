@@ -1,8 +1,8 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
-import { buildList, colourInWords, type BuildList } from '../build';
+import { buildList, type BuildList } from '../build';
 import type { Job } from '../job';
 import { cautions, jointSchools, ruleSets } from '../reference';
-import { schemeOf } from '../schemes';
+import { colourInWords, schemeOf } from '../schemes';
 import { formatAmps, formatPercent, formatQuantity, plainNumber, type UnitSystem } from '../units';
 import { heading, table, tickBox, type Paper, type Sheet, type SheetNode } from './sheetNodes';
 

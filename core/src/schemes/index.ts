@@ -1,4 +1,5 @@
 export * from './asBuilt';
+export * from './colourInWords';
 export * from './exampleBoats';
 export * from './intoWell';
 export * from './keys';

@@ -1,6 +1,6 @@
 import { cutTable } from '@harbor-latch/core/documents/buildTables';
 import type { BuildConductor, BuildList } from '@harbor-latch/core/build/buildList';
-import { colourInWords } from '@harbor-latch/core/build/colours';
+import { colourInWords } from '@harbor-latch/core/schemes/colourInWords';
 import { insulationColours, type Circuit, type InsulationColour } from '@harbor-latch/core/job/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { useState } from 'react';
@@ -19,7 +19,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { withColour } from './changes';
 import { PullFields } from './PullFields';
-import { Swatch } from './Swatch';
+import { Swatch } from '../../drawing/Swatch';
 
 interface CableProps {
   readonly draft: Draft;

@@ -28,7 +28,6 @@ interface JointsProps {
 export function JointsPanel({ circuit, list, onCircuit, onSelect }: JointsProps) {
   const school = circuit.build?.school ?? 'crimp';
   const minutes = list.joints.filter(({ band }) => band === 'bilge').reduce((sum, joint) => sum + joint.minutes, 0);
-  const { pump = false, float = false } = circuit.build?.disconnects ?? {};
   const wet = list.joints.filter(({ band }) => band === 'bilge');
   const dry = list.joints.filter(({ band }) => band !== 'bilge');
   const withFloat = wet.some(({ conductors }) => conductors.some(({ id }) => /^(float|sensor)-lead/.test(id)));
@@ -51,30 +50,21 @@ export function JointsPanel({ circuit, list, onCircuit, onSelect }: JointsProps)
           <Words kind="small" muted>
             {`${jointSchools[school].reason} ${jointSchools[school].ohm * 1000} mΩ a joint; ${minutes} minutes for all of them, and again at each repair.`}
           </Words>
-          {withPump ? (
-            <Disconnect
-              name="Disconnect at the pump"
-              fitted={pump}
-              onFit={(fitted) =>
-                onCircuit(
-                  withDisconnect(circuit, 'pump', fitted),
-                  fitted ? 'Disconnect at the pump' : 'No disconnect at the pump',
-                )
-              }
-            />
-          ) : null}
-          {withFloat ? (
-            <Disconnect
-              name="Disconnect at the float"
-              fitted={float}
-              onFit={(fitted) =>
-                onCircuit(
-                  withDisconnect(circuit, 'float', fitted),
-                  fitted ? 'Disconnect at the float' : 'No disconnect at the float',
-                )
-              }
-            />
-          ) : null}
+          {([withPump ? 'pump' : null, withFloat ? 'float' : null] as const).map((at) =>
+            at === null ? null : (
+              <Disconnect
+                key={at}
+                name={`Disconnect at the ${at}`}
+                fitted={circuit.build?.disconnects?.[at] ?? false}
+                onFit={(fitted) =>
+                  onCircuit(
+                    withDisconnect(circuit, at, fitted),
+                    `${fitted ? 'Disconnect' : 'No disconnect'} at the ${at}`,
+                  )
+                }
+              />
+            ),
+          )}
         </View>
       </Card>
       {wet.map((joint) => (

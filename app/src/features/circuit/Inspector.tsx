@@ -4,7 +4,7 @@ import { formatAmps, formatOhms, formatQuantity, plainNumber, type UnitSystem } 
 import { View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import { useUnits } from '../../data/settings';
-import { colourWords } from '../../drawing/colours';
+import { colourInWords } from '@harbor-latch/core/schemes/colourInWords';
 import { BigButton } from '../../ui/BigButton';
 import { Icon } from '../../ui/Icon';
 import { standingLook } from '../../ui/Standing';
@@ -94,7 +94,7 @@ function describe(assessed: AssessedCircuit, id: string, units: UnitSystem) {
     return {
       title: `${planned.name}, ${conductor.size}`,
       lines: [
-        `${colourWords(planned.colour)}, ${formatQuantity(planned.lengthM, planned.leg === 'stub' ? 'shortLength' : 'length', units)}, ${formatOhms(conductor.resistanceOhm)}`,
+        `${colourInWords(planned.colour)}, ${formatQuantity(planned.lengthM, planned.leg === 'stub' ? 'shortLength' : 'length', units)}, ${formatOhms(conductor.resistanceOhm)}`,
         `Carries ${formatAmps(conductor.runningA)} of ${formatAmps(conductor.ampacity.amps)}; loses ${plainNumber(conductor.dropV, 3)} V`,
       ],
       findings,

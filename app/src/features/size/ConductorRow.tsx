@@ -7,7 +7,8 @@ import { View } from 'react-native';
 import type { Job } from '@harbor-latch/core/job/index';
 import { useVerdicts } from '../../data/assessment';
 import { useUnits } from '../../data/settings';
-import { colourWords, insulation } from '../../drawing/colours';
+import { colourInWords } from '@harbor-latch/core/schemes/colourInWords';
+import { Swatch } from '../../drawing/Swatch';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
@@ -46,11 +47,11 @@ export const ConductorRow = memo(function ConductorRow({
         label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`}
         style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}
       >
-        <Swatch conductor={conductor} />
+        <Swatch colour={planned.colour} />
         <View style={{ flex: 1, minWidth: 0 }}>
           <Words kind="strong">{planned.name}</Words>
           <Words kind="small" muted>
-            {colourWords(planned.colour)}
+            {colourInWords(planned.colour)}
             {conductor.overridden ? ' · chosen by you' : ''}
           </Words>
         </View>
@@ -72,27 +73,6 @@ export const ConductorRow = memo(function ConductorRow({
     </View>
   );
 });
-
-function Swatch({ conductor }: { readonly conductor: ConductorFacts }) {
-  const palette = usePalette();
-  const { base, stripe } = conductor.planned.colour;
-  return (
-    <View
-      aria-hidden
-      style={{
-        width: 14,
-        height: 44,
-        borderRadius: 4,
-        borderWidth: 1,
-        borderColor: palette.muted,
-        backgroundColor: insulation[base],
-        alignItems: 'center',
-      }}
-    >
-      {stripe ? <View style={{ width: 4, height: '100%', backgroundColor: insulation[stripe] }} /> : null}
-    </View>
-  );
-}
 
 function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts }) {
   const units = useUnits();

@@ -1,7 +1,7 @@
 import type { ConductorColour } from '@harbor-latch/core/schemes/index';
 import { View } from 'react-native';
-import { insulation } from '../../drawing/colours';
-import { usePalette } from '../../ui/theme';
+import { insulation } from './colours';
+import { usePalette } from '../ui/theme';
 
 /** Insulation in its real colour, stripe and all. */
 export function Swatch({ colour: { base, stripe } }: { readonly colour: ConductorColour }) {
