@@ -3,7 +3,9 @@ import { assessReport, jobJsonSchema, waterReport, MAX_JOB_BYTES, readJobText, t
 import { buildable, buildList, buildReport, cutReport, readStock, type Drum } from '@harbor-latch/core/build/index';
 import { CircuitError, solveReport, spiceText } from '@harbor-latch/core/circuit/index';
 import { Command, CommanderError } from 'commander';
+import { format } from 'date-fns';
 import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
+import { SheetAskError, type SheetOptions } from './sheetAsk';
 
 /** Something the caller got wrong: printed as one JSON object on stderr, exit code 2. */
 class BadInput extends Error {
@@ -110,6 +112,19 @@ function program(): Command {
       print(cutReport(job, await readStockFile(stock)));
     });
   latch
+    .command('sheet <file>')
+    .description('writes a paper as PDF: of one circuit, or of all')
+    .option('--circuit <id>', 'id of the one circuit asked for')
+    .requiredOption('--paper <paper>', 'a4 or letter')
+    .requiredOption('--out <file>', 'where the PDF is written')
+    .option('--kind <kind>', 'job, cuts, labels, template or parts', 'job')
+    .action(async (file: string, options: SheetOptions) => {
+      const job = await readJobFile(file);
+      // The PDF maker is read only by those who print.
+      const { writeSheet } = await import('./writeSheet');
+      print(await writeSheet(job, options, format(new Date(), 'd MMM yyyy')));
+    });
+  latch
     .command('schema')
     .description('the JSON Schema of the job file')
     .action(() => print(jobJsonSchema()));
@@ -119,7 +134,7 @@ function program(): Command {
 /** A year. */
 const MOST_HOURS = 8784;
 
-const VERBS = 'assess FILE, solve FILE, spice FILE, water FILE, schema';
+const VERBS = 'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, schema';
 
 const collect = (value: string, before: readonly string[]) => [...before, value];
 
@@ -141,7 +156,8 @@ function asBadInput(error: unknown): BadInput {
   if (error instanceof BadInput) return error;
   if (error instanceof CommanderError)
     return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: ${VERBS}.`, '$');
-  if (error instanceof BenchAskError) return new BadInput(error.code, error.message, error.path);
+  if (error instanceof BenchAskError || error instanceof SheetAskError)
+    return new BadInput(error.code, error.message, error.path);
   if (error instanceof CircuitError)
     return new BadInput(error.code, error.message, `$.parts[${JSON.stringify(error.about ?? '')}]`);
   const detail = error instanceof Error ? error.message : String(error);

@@ -27,6 +27,13 @@ export const ngspiceProgram: DebianProgram = {
   what: 'ngspice',
 };
 
+/** Reads papers back in tests. */
+export const popplerProgram: DebianProgram = {
+  path: '/usr/bin/pdftotext',
+  debianPackage: 'poppler-utils',
+  what: 'Poppler',
+};
+
 /** Installs a Debian package when its program is missing. @throws with the command to run when it cannot. */
 export function needProgram({ path, debianPackage, what }: DebianProgram): void {
   if (existsSync(path)) return;

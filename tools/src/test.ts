@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './build';
 import { allChecks } from './checks';
-import { chromiumProgram, needProgram, ngspiceProgram, postgresProgram } from './debian';
+import { chromiumProgram, needProgram, ngspiceProgram, popplerProgram, postgresProgram } from './debian';
 import { localFolder } from './places';
 import { run } from './run';
 import { say } from './say';
@@ -61,7 +61,7 @@ async function main(): Promise<void> {
   }
   const wanted = (name: string) => part === 'all' || part === name;
   needProgram(postgresProgram);
-  if (wanted('unit')) needProgram(ngspiceProgram);
+  if (wanted('unit')) [ngspiceProgram, popplerProgram].forEach(needProgram);
   if (wanted('browser')) needProgram(chromiumProgram);
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });

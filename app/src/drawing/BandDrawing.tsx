@@ -1,25 +1,19 @@
 import { doingWords, type Doing } from '@harbor-latch/core/circuit/index';
-import type { Band } from '@harbor-latch/core/schemes/index';
 import { memo, useImperativeHandle, useMemo, type Ref } from 'react';
-import Svg, { Circle, G, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
-import { fonts, usePalette } from '../ui/theme';
+import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
+import { usePalette } from '../ui/theme';
 import { rovingUnchosen } from '../ui/roving';
 import type { Palette } from '../ui/palette';
-import { insulation } from './colours';
-import { WORD_LINE, WORD_SIZE, type Diagram, type PlacedPart, type PlacedWire } from './diagram';
-import { LEAST_WIDTH, layoutDiagram } from './layout';
+import type { Diagram, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing/diagram';
+import { bandMarks, cableMarks, wireMarks, wireWidth, wordMarks } from '@harbor-latch/core/drawing/drawingMarks';
+import type { Box } from '@harbor-latch/core/drawing/geometry';
+import { LEAST_WIDTH, layoutDiagram } from '@harbor-latch/core/drawing/layout';
 import type { Live } from './live';
 import { AtWork, FaultMark, faultPlaces, Flow, Terminals } from './LivePaint';
+import { inksOf, Marks } from './Marks';
 import { PartSymbol } from './PartSymbol';
 import { rowsOf, type Reach } from './reach';
-import { BAND_STRIP } from './place';
-import { wirePath } from './wirePath';
-
-const bandWords: Readonly<Record<Band, { readonly name: string; readonly under: string }>> = {
-  source: { name: 'Source', under: 'dry, at hand' },
-  panel: { name: 'Panel', under: 'dry, at hand' },
-  bilge: { name: 'Bilge', under: 'wet, a crawl' },
-};
+import { wirePath } from '@harbor-latch/core/drawing/wirePath';
 
 export interface BandDrawingProps {
   readonly diagram: Diagram;
@@ -40,6 +34,7 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, r
   const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
   const scale = Math.min(1, width / drawing.width);
   useImperativeHandle(reach, () => ({ rowsOf: (ids) => rowsOf(drawing, ids, scale) }), [drawing, scale]);
+  const inks = inksOf(palette);
   const touching = live?.touch ?? null;
   // The tab key stops at one thing of the drawing; arrow keys reach the others.
   const stop = selected ?? drawing.parts[0]?.part.id;
@@ -52,23 +47,8 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, r
       aria-label={label}
       {...rovingUnchosen}
     >
-      {drawing.bands.map(({ band, box }) => (
-        <G key={band}>
-          <Rect {...box} rx={14} fill={palette.surface} stroke={palette.line} />
-          <Path d={`M${box.x + BAND_STRIP} ${box.y} V${box.y + box.height}`} stroke={palette.line} />
-          <SvgText
-            transform={`translate(${box.x + 20} ${box.y + box.height / 2}) rotate(-90)`}
-            fontFamily={fonts.bold}
-            fontSize={15}
-            fill={palette.text}
-            textAnchor="middle"
-          >
-            {bandWords[band].name}
-            <TSpan fontFamily={fonts.regular} fontSize={WORD_SIZE} fill={palette.muted} dx={8}>
-              {bandWords[band].under}
-            </TSpan>
-          </SvgText>
-        </G>
+      {drawing.bands.map((band) => (
+        <Marks key={band.band} marks={bandMarks(band, inks)} />
       ))}
       {drawing.wires.map((wire) => (
         <WirePath key={wire.id} wire={wire} palette={palette} chosen={wire.id === selected} />
@@ -78,28 +58,8 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, r
             <Flow key={wire.id} wire={wire} amps={live.amps.get(wire.id) ?? 0} palette={palette} />
           ))
         : null}
-      {drawing.cables.map(({ box, words, wordsAt }) => (
-        <G key={`${box.x}-${box.y}`}>
-          <Rect
-            {...box}
-            rx={Math.min(11, box.width / 2)}
-            fill={palette.raised}
-            stroke={palette.muted}
-            strokeWidth={1.5}
-          />
-          {wordsAt ? (
-            <SvgText
-              x={wordsAt.x}
-              y={wordsAt.y + 4.5}
-              fontFamily={fonts.medium}
-              fontSize={WORD_SIZE}
-              fill={palette.text}
-              textAnchor="middle"
-            >
-              {words}
-            </SvgText>
-          ) : null}
-        </G>
+      {drawing.cables.map((cable) => (
+        <Marks key={`${cable.box.x}-${cable.box.y}`} marks={cableMarks(cable, inks)} />
       ))}
       {drawing.parts.map((part) => (
         <PartAndWords
@@ -142,17 +102,19 @@ const WirePath = memo(function WirePath({
   readonly palette: Palette;
   readonly chosen: boolean;
 }) {
-  const d = wirePath(wire.points, wire.hops);
-  const line = { d, fill: 'none' as const, strokeLinejoin: 'round' as const };
-  const width = wire.name !== undefined && !wire.thin ? 5 : 3;
   return (
     <G>
-      {chosen ? <Path {...line} stroke={palette.accent} strokeWidth={width + 9} strokeOpacity={0.45} /> : null}
-      <Path {...line} stroke={palette.muted} strokeWidth={width + 1.6} />
-      <Path {...line} stroke={insulation[wire.colour.base]} strokeWidth={width} />
-      {wire.colour.stripe ? (
-        <Path {...line} stroke={insulation[wire.colour.stripe]} strokeWidth={1.8} strokeDasharray="7 6" />
+      {chosen ? (
+        <Path
+          d={wirePath(wire.points, wire.hops)}
+          fill="none"
+          strokeLinejoin="round"
+          stroke={palette.accent}
+          strokeWidth={wireWidth(wire) + 9}
+          strokeOpacity={0.45}
+        />
       ) : null}
+      <Marks marks={wireMarks(wire, inksOf(palette))} />
     </G>
   );
 });
@@ -214,7 +176,7 @@ const WireTouch = memo(function WireTouch({
       {wordsBox ? (
         <>
           <Rect {...wordsBox} fill="transparent" />
-          <Words lines={words} x={wordsBox.x} y={wordsBox.y} palette={palette} chosen={chosen} />
+          <Words lines={words} at={wordsBox} palette={palette} chosen={chosen} />
         </>
       ) : null}
     </G>
@@ -254,9 +216,9 @@ const PartAndWords = memo(function PartAndWords({
         fillOpacity={chosen ? 0.18 : 0}
       />
       {part.part.kind === 'joint' ? <Circle cx={part.at.x} cy={part.at.y} r={22} fill="transparent" /> : null}
-      <PartSymbol part={part} doing={doing} ink={palette.text} ground={palette.surface} muted={palette.muted} />
+      <PartSymbol part={part} doing={doing} palette={palette} />
       <AtWork part={part} doing={doing} palette={palette} />
-      <Words lines={words} x={part.wordsBox.x} y={part.wordsBox.y} palette={palette} chosen={chosen} />
+      <Words lines={words} at={part.wordsBox} palette={palette} chosen={chosen} />
     </G>
   );
 }, saysTheSame);
@@ -271,31 +233,17 @@ function saysTheSame<P extends { readonly words: readonly string[] }>(before: P,
 
 function Words({
   lines,
-  x,
-  y,
+  at,
   palette,
   chosen,
 }: {
   readonly lines: readonly string[];
-  readonly x: number;
-  readonly y: number;
+  readonly at: Pick<Box, 'x' | 'y'>;
   readonly palette: Palette;
   readonly chosen: boolean;
 }) {
+  const inks = inksOf(palette);
   return (
-    <>
-      {lines.map((line, index) => (
-        <SvgText
-          key={line}
-          x={x}
-          y={y + (index + 0.76) * WORD_LINE}
-          fontFamily={index === 0 || chosen ? fonts.medium : fonts.regular}
-          fontSize={WORD_SIZE}
-          fill={chosen ? palette.accent : index === 0 ? palette.text : palette.muted}
-        >
-          {line}
-        </SvgText>
-      ))}
-    </>
+    <Marks marks={wordMarks(lines, at, chosen ? { ...inks, ink: palette.accent, muted: palette.accent } : inks)} />
   );
 }

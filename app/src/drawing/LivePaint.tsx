@@ -3,10 +3,10 @@ import { memo } from 'react';
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Palette } from '../ui/palette';
 import { fonts } from '../ui/theme';
-import type { Drawing, PlacedPart, PlacedWire } from './diagram';
+import type { Drawing, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing/diagram';
 import { arrowsAlong, type Arrow } from './flow';
 import { arrowSize, FLOWS_FROM_A, type Live, type TerminalTouch } from './live';
-import { shapeOf } from './symbols';
+import { shapeOf } from '@harbor-latch/core/drawing/symbols';
 
 /** Arrowheads along a conductor that carries a current: their way is its direction, their size its amount. */
 export const Flow = memo(function Flow({

@@ -2,7 +2,7 @@ import type { Part } from '@harbor-latch/core/circuit/index';
 import { memo, useMemo } from 'react';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { fonts, usePalette } from '../ui/theme';
-import { insulation } from './colours';
+import { insulation } from '@harbor-latch/core/drawing/colours';
 import { SKETCH, schemeSketch } from './schemeSketch';
 
 /** A scheme at a glance, beside its name: hidden from screen readers, whom its name and summary tell all. */

@@ -1,6 +1,6 @@
 import type { ConductorColour } from '@harbor-latch/core/schemes/index';
 import { View } from 'react-native';
-import { insulation } from './colours';
+import { insulation } from '@harbor-latch/core/drawing/colours';
 import { usePalette } from '../ui/theme';
 
 /** Insulation in its real colour, stripe and all. */

@@ -1,4 +1,4 @@
-import { segments, type Point } from './geometry';
+import { segments, type Point } from '@harbor-latch/core/drawing/geometry';
 
 /** A place on a line, and the way it is going there, degrees clockwise from rightwards. */
 export interface Arrow extends Point {

@@ -1,4 +1,4 @@
-import type { Drawing } from './diagram';
+import type { Drawing } from '@harbor-latch/core/drawing/diagram';
 
 /** Upper and lower edge of something drawn, from the top of the drawing, px. */
 export interface Rows {

@@ -1,7 +1,7 @@
 import { outlinePlan, type ConductorColour, type Plan } from '@harbor-latch/core/schemes/index';
 import { newCircuit } from '@harbor-latch/core/job/index';
 import type { Part } from '@harbor-latch/core/circuit/index';
-import type { Point } from './geometry';
+import type { Point } from '@harbor-latch/core/drawing/geometry';
 
 /** What is drawn of a scheme in a list: what stands in source, panel and bilge, and what runs between them. */
 export interface SchemeSketch {

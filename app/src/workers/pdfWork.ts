@@ -1,9 +1,7 @@
 import { Assessor } from '@harbor-latch/core/assess/index';
-import { buildList } from '@harbor-latch/core/build/buildList';
-import { jobSheet } from '@harbor-latch/core/documents/jobSheet';
-import { labelSheet, type LabelGridKey } from '@harbor-latch/core/documents/labelSheet';
-import { templateSheet } from '@harbor-latch/core/documents/templateSheet';
-import { pdfDefinition, type Paper, type Sheet } from '@harbor-latch/core/documents/sheetNodes';
+import type { LabelGridKey } from '@harbor-latch/core/documents/labelSheet';
+import { paperFor, type PaperKind } from '@harbor-latch/core/documents/paperFor';
+import { pdfDefinition, pdfFaces, type Paper } from '@harbor-latch/core/documents/sheetNodes';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import pdfMake from 'pdfmake/build/pdfmake.min.js';
@@ -13,26 +11,18 @@ export interface PaperQuestion {
   readonly job: Job;
   readonly circuitId: string;
   readonly units: UnitSystem;
-  readonly what:
-    | {
-        readonly kind: 'job';
-        readonly paper: Paper;
-        readonly svg: string | null;
-        readonly address: string | null;
-        readonly day: string;
-        readonly version: number | null;
-      }
-    | { readonly kind: 'labels'; readonly grid: LabelGridKey }
-    | { readonly kind: 'template'; readonly paper: Paper };
+  readonly kind: PaperKind;
+  readonly paper: Paper;
+  readonly grid: LabelGridKey;
+  /** Where the circuit is found. */
+  readonly address: string;
+  /** The day, in words. */
+  readonly day: string;
+  /** Version of the job; null where the server has none yet. */
+  readonly version: number | null;
   /** Addresses of the application's own faces, by name. */
   readonly fonts: Readonly<Record<'regular' | 'medium' | 'bold', string>>;
 }
-
-const FACES = {
-  Atkinson: { normal: 'regular', bold: 'bold' },
-  AtkinsonMedium: { normal: 'medium' },
-  AtkinsonBold: { normal: 'bold' },
-};
 
 async function bringFonts(fonts: PaperQuestion['fonts']): Promise<void> {
   for (const [name, address] of Object.entries(fonts)) {
@@ -42,7 +32,7 @@ async function bringFonts(fonts: PaperQuestion['fonts']): Promise<void> {
       throw new Error('The typefaces are not on this device yet. Open the application once with a signal.');
     pdfMake.virtualfs.writeFileSync(name, new Uint8Array(await answer.arrayBuffer()));
   }
-  pdfMake.setFonts(FACES);
+  pdfMake.setFonts(pdfFaces);
   pdfMake.setUrlAccessPolicy(() => false);
 }
 
@@ -50,22 +40,14 @@ async function bringFonts(fonts: PaperQuestion['fonts']): Promise<void> {
 export type MadePaper =
   { readonly ok: true; readonly bytes: Uint8Array } | { readonly ok: false; readonly message: string };
 
-function sheetOf({ job, circuitId, units, what }: PaperQuestion): Sheet | string {
-  const assessed = new Assessor(units).assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
-  if (!assessed || assessed.status === 'incomplete') return 'The circuit is not sized yet: finish its survey.';
-  if (what.kind === 'job') return jobSheet({ job, assessed, units, ...what });
-  const list = buildList(job, assessed);
-  if (what.kind === 'labels') return labelSheet(`${assessed.circuit.name}, labels`, list.labels, what.grid);
-  const { sheet, because } = templateSheet(`${job.boat.name}: ${assessed.circuit.name}, cut-outs`, list, what.paper);
-  return sheet ?? because ?? '';
-}
-
 /** Papers as PDF: what the worker does. */
 export const pdfWork = {
-  async make(question: PaperQuestion): Promise<MadePaper> {
-    const sheet = sheetOf(question);
-    if (typeof sheet === 'string') return { ok: false, message: sheet };
-    await bringFonts(question.fonts);
+  async make({ address, circuitId, fonts, ...asked }: PaperQuestion): Promise<MadePaper> {
+    const { circuits } = new Assessor(asked.units).assess(asked.job);
+    const own = circuits.filter(({ circuit }) => circuit.id === circuitId);
+    const { sheet, because } = paperFor({ ...asked, circuits: own, addressOf: () => address });
+    if (!sheet) return { ok: false, message: because };
+    await bringFonts(fonts);
     return { ok: true, bytes: new Uint8Array(await pdfMake.createPdf(pdfDefinition(sheet)).getBuffer()) };
   },
 };

@@ -23,6 +23,8 @@ export interface PartNeeded {
   readonly why: string;
   /** Whether it is used up: bought in numbers, without a place of its own. */
   readonly consumable: boolean;
+  /** Whether it is on board or in the van already, so that nobody has to get it. */
+  readonly aboard: boolean;
 }
 
 /** What the list of parts is made of. */
@@ -49,7 +51,7 @@ const part = (
   why: string,
   unit: PartNeeded['unit'] = 'piece',
   consumable = false,
-): PartNeeded => ({ id, item, quantity, unit, why, consumable });
+): PartNeeded => ({ id, item, quantity, unit, why, consumable, aboard: false });
 
 const used = (id: string, item: string, quantity: number, why: string, unit: PartNeeded['unit'] = 'piece') =>
   part(id, item, quantity, why, unit, true);
@@ -65,7 +67,9 @@ export function partsOf(ground: PartsGround): PartNeeded[] {
     ...hoseParts(ground),
     ...cableParts(ground),
     ...jointParts(ground),
-  ].filter(({ quantity }) => quantity > 0);
+  ]
+    .filter(({ quantity }) => quantity > 0)
+    .map((one) => ({ ...one, aboard: ground.circuit.build?.aboard?.[one.id] === true }));
 }
 
 function nameOfPart({ part: { kind }, name }: PlannedPart, { circuit }: PartsGround): string | null {

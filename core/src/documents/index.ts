@@ -8,3 +8,5 @@ export * from './conductorList';
 export * from './consequences';
 export { holdsInWords } from './holdsInWords';
 export * from './truthTable';
+export * from './paperFor';
+export * from './listSheets';

@@ -1,10 +1,12 @@
-import type { AssessedAlarm, AssessedPump } from '../assess';
-import { buildList, type BuildList } from '../build';
+import { batteryOf, type AssessedAlarm, type AssessedPump } from '../assess';
+import { buildList } from '../build';
+import { circuitDiagram, svgForPaper } from '../drawing';
 import type { Job } from '../job';
-import { cautions, jointSchools, ruleSets } from '../reference';
-import { colourInWords, schemeOf } from '../schemes';
-import { formatAmps, formatPercent, formatQuantity, plainNumber, type UnitSystem } from '../units';
-import { heading, table, tickBox, type Paper, type Sheet, type SheetNode } from './sheetNodes';
+import { cautions, ruleSets } from '../reference';
+import { schemeOf } from '../schemes';
+import { formatAmps, formatPercent, formatQuantity, type UnitSystem } from '../units';
+import { heading, onNewPage, table, type Paper, type Sheet, type SheetNode } from './sheetNodes';
+import { conductorSection, jointSection, partSection, stepSection } from './sheetSections';
 
 /** What a sheet is made of. */
 export interface SheetGround {
@@ -12,8 +14,6 @@ export interface SheetGround {
   readonly assessed: AssessedPump | AssessedAlarm;
   readonly units: UnitSystem;
   readonly paper: Paper;
-  /** The drawing as an SVG text; null without one. */
-  readonly svg: string | null;
   /** Where the job is found; null where it has no address. */
   readonly address: string | null;
   /** The day, in words. */
@@ -43,10 +43,11 @@ export function jobSheet(ground: SheetGround): Sheet {
       ...before(ground),
       ...findings(ground),
       ...drawing(ground),
-      ...conductors(ground, list),
-      ...joints(ground, list),
-      ...steps(list),
-      ...parts(ground, list),
+      onNewPage,
+      ...conductorSection(list, ground.units),
+      ...jointSection(list, ground.units),
+      ...stepSection(list),
+      ...partSection(list, ground.units),
       ...readings(ground),
     ],
   };
@@ -70,6 +71,7 @@ function front({ job, assessed, address, units }: SheetGround): SheetNode {
         width: '*',
         stack: [
           { text: 'Job sheet', font: 'AtkinsonBold', fontSize: 22 },
+          { text: circuit.name, font: 'AtkinsonMedium', fontSize: 13 },
           ...lines.map((text) => ({ text, margin: [0, 3, 0, 0] })),
         ],
       },
@@ -101,116 +103,10 @@ function findings({ assessed }: SheetGround): SheetNode[] {
   ];
 }
 
-function drawing({ svg }: SheetGround): SheetNode[] {
-  return svg === null
-    ? []
-    : [heading('The circuit', { pageBreak: 'before' }), { svg, fit: [500, 620], alignment: 'center' }];
-}
-
-/** A size that is not torn over two lines. */
-const whole = (size: string) => size.replace(' ', '\u00a0');
-
-function conductors({ units }: SheetGround, list: BuildList): SheetNode[] {
-  const metres = (value: number) => formatQuantity(value, 'length', units);
-  return [
-    heading('Conductors', { pageBreak: 'before' }),
-    table(
-      ['*', 'auto', 'auto', 'auto', 'auto'],
-      ['Conductor, from and to', 'Size', 'Colour', 'Cut', 'Labels'],
-      list.conductors.map(({ name, from, to, size, colour, band, cutM, pulledM, cable, labels }) => [
-        {
-          stack: [
-            { text: name, font: 'AtkinsonMedium' },
-            { text: `${from.words} to ${to.words}`, fontSize: 9 },
-          ],
-        },
-        whole(size),
-        {
-          stack: [
-            colourInWords(colour),
-            ...(band ? [{ text: `tape ${colourInWords(band)}`, fontSize: 9 }] : []),
-            ...(cable ? [{ text: 'core of a cable', fontSize: 9 }] : []),
-          ],
-        },
-        {
-          stack: [
-            { text: cutM === null ? 'with its part' : metres(cutM), font: 'AtkinsonBold' },
-            ...(pulledM === null ? [] : [{ text: `as pulled ${metres(pulledM)}`, fontSize: 9 }]),
-          ],
-        },
-        { text: `${labels[0]}\n${labels[1]}`, fontSize: 8 },
-      ]),
-    ),
-    ...list.spares.map(({ size, cutM, why }): SheetNode => `Spare core ${size}, ${metres(cutM)}: ${why}`),
-    heading('Cable to order'),
-    table(
-      ['*', 'auto', 'auto'],
-      ['Cable', 'Pieces', 'With a tenth more'],
-      list.order.map(({ size, colour, metres: sum, pieces }) => [`${size}, ${colour}`, String(pieces), metres(sum)]),
-    ),
-  ];
-}
-
-function joints({ units }: SheetGround, list: BuildList): SheetNode[] {
-  const small = (value: number) => formatQuantity(value, 'shortLength', units);
-  return [
-    heading('Joints'),
-    table(
-      [44, '*', 86, 74, 74],
-      ['Joint', 'What meets', 'How', 'Strip, sleeve', 'Pull'],
-      list.joints.map(
-        ({ name, conductors: who, how, barrel, school, stripM, sleeve, sealant, pullN, tugN, because }) => [
-          { text: name, font: 'AtkinsonMedium' },
-          {
-            stack: [
-              who.map((one) => `${one.name} (${one.size}${one.assumed ? ', assumed' : ''})`).join(' + '),
-              ...(because ? [{ text: because, fontSize: 9 }] : []),
-            ],
-          },
-          how === 'block'
-            ? 'block or stud'
-            : `${barrel ? `${barrel.colour} barrel` : jointSchools[school].name}${how === 'step-down' ? ', step-down' : ''}${sealant ? ', sealant' : ''}`,
-          stripM === null ? '' : `${small(stripM)}${sleeve ? `, ${small(sleeve.lengthM)}` : ''}`,
-          pullN === null || tugN === null ? '' : `${pullN} N, tug ${plainNumber(tugN, 0)} N`,
-        ],
-      ),
-    ),
-  ];
-}
-
-function steps({ steps: all }: BuildList): SheetNode[] {
-  return [
-    heading('Steps'),
-    ...all.map(({ text, minutes, waitFor, waitHours, cautions: keys }) =>
-      tickBox({
-        text: [
-          text,
-          { text: minutes > 0 ? ` ${minutes} min.` : '', fontSize: 9 },
-          ...(waitFor
-            ? [{ text: ` Then ${waitFor.toLowerCase()}: ${waitHours} h at 20 °C, twice that at 10 °C.`, fontSize: 9 }]
-            : []),
-          ...keys.map((key) => ({ text: ` ${cautions[key]}`, fontSize: 9, italics: false })),
-        ],
-      }),
-    ),
-  ];
-}
-
-function parts({ units }: SheetGround, list: BuildList): SheetNode[] {
-  return [
-    heading('Parts'),
-    table(
-      [52, '*', '*'],
-      ['Number', 'What', 'Why'],
-      list.parts.map(({ item, quantity, unit, why }) => [
-        unit === 'm' ? formatQuantity(quantity, 'length', units) : String(quantity),
-        { text: item, font: 'AtkinsonMedium' },
-        { text: why, fontSize: 9 },
-      ]),
-    ),
-    heading('Tools'),
-    list.tools.join(' · '),
-  ];
+function drawing({ job, assessed, units }: SheetGround): SheetNode[] {
+  const diagram = circuitDiagram(assessed, batteryOf(job, assessed.circuit), units);
+  const svg = svgForPaper(diagram, assessed.circuit.name);
+  return [onNewPage, heading('The circuit'), { svg, fit: [500, 620], alignment: 'center' }];
 }
 
 function readings({ assessed: { facts } }: SheetGround): SheetNode[] {

@@ -28,8 +28,12 @@ export const heading = (text: string, more: object = {}): SheetNode => ({
   font: 'AtkinsonBold',
   fontSize: 14,
   margin: [0, 14, 0, 6],
+  headlineLevel: 1,
   ...more,
 });
+
+/** What follows begins on a page of its own. */
+export const onNewPage: SheetNode = { text: '', pageBreak: 'before' };
 
 /** A table whose heads come again on each page, and whose lines are not torn. */
 export function table(
@@ -59,23 +63,42 @@ export const tickBox = (text: SheetNode): SheetNode => ({
   unbreakable: true,
 });
 
+/** The application's faces as the PDF maker asks for them: each family with the names its files go by. */
+export const pdfFaces = {
+  Atkinson: { normal: 'regular', bold: 'bold' },
+  AtkinsonMedium: { normal: 'medium' },
+  AtkinsonBold: { normal: 'bold' },
+} as const;
+
+/** What the PDF maker tells of a piece that it has placed. */
+interface PlacedNode {
+  readonly headlineLevel?: number;
+  /** `verticalRatio`: 0 at the top of what the page holds, 1 at its foot. */
+  readonly startPosition: { readonly verticalRatio: number };
+}
+
+/** A heading lower than this on its page begins the next one, share of the page. */
+const LOWEST_HEADING = 0.88;
+
 const MARGINS = [40, 58, 40, 52] as const;
 
-/** A sheet as the PDF maker takes it, with its head and foot on each page. */
-export function pdfDefinition({
-  paper,
-  title,
-  head,
-  foot,
-  content,
-  margins = MARGINS,
-}: Sheet): Record<string, unknown> {
+/**
+ * A sheet as the PDF maker takes it, with its head and foot on each page.
+ * @param onPages hears how many pages there are, before the last is drawn
+ */
+export function pdfDefinition(
+  { paper, title, head, foot, content, margins = MARGINS }: Sheet,
+  onPages: (count: number) => void = () => undefined,
+): Record<string, unknown> {
   const running = margins === MARGINS;
   return {
     pageSize: papers[paper].size,
     pageMargins: [...margins],
     language: 'en',
     info: { title },
+    // No heading stands alone at the foot of a page.
+    pageBreakBefore: ({ headlineLevel, startPosition }: PlacedNode) =>
+      headlineLevel === 1 && startPosition.verticalRatio > LOWEST_HEADING,
     defaultStyle: { font: 'Atkinson', fontSize: 10.5, lineHeight: 1.15 },
     content,
     ...(running
@@ -87,12 +110,33 @@ export function pdfDefinition({
               { text: head[1], alignment: 'right', width: 'auto' },
             ],
           }),
-          footer: (page: number, of: number) => ({
-            margin: [40, 14, 40, 0],
-            fontSize: 8.5,
-            columns: [foot, { text: `Page ${page} of ${of}`, alignment: 'right', width: 80 }],
-          }),
+          footer: (page: number, of: number) => {
+            onPages(of);
+            return {
+              margin: [40, 14, 40, 0],
+              fontSize: 8.5,
+              columns: [foot, { text: `Page ${page} of ${of}`, alignment: 'right', width: 80 }],
+            };
+          },
         }
-      : {}),
+      : {
+          footer: (_page: number, of: number) => {
+            onPages(of);
+            return '';
+          },
+        }),
+  };
+}
+
+/** Sheets of one kind behind each other, each beginning on a page of its own. */
+export function joined(sheets: readonly Sheet[], title: string, head: Sheet['head']): Sheet | null {
+  const [first, ...others] = sheets;
+  if (!first) return null;
+  if (others.length === 0) return first;
+  return {
+    ...first,
+    title,
+    head,
+    content: [first, ...others].flatMap(({ content }, at) => (at === 0 ? content : [onNewPage, ...content])),
   };
 }

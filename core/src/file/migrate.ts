@@ -12,6 +12,8 @@ const steps: Readonly<Record<number, Step>> = {
   1: (job) => ({ ...job, version: 2 }),
   // Version 3 adds photographs, and how circuits are built.
   2: (job) => ({ ...job, version: 3 }),
+  // Version 4 adds the outline of a panel, parts that are on board, and the step that a photograph shows.
+  3: (job) => ({ ...job, version: 4 }),
 };
 
 /**

@@ -103,14 +103,25 @@ export const buildSchema = z.strictObject({
     .max(40, { error: 'Above 40 °C read the tube.' })
     .optional()
     .describe('Where sealant and epoxy cure, °C. Default 20.'),
+  aboard: z
+    .record(
+      z.string().regex(/^[\p{L}\p{N} .,/-]{1,80}$/u, { error: 'A part is named as the list of parts names it.' }),
+      z.literal(true),
+    )
+    .optional()
+    .describe('Parts of the list that are on board or in the van already.'),
   labelCode: freeText(12).optional().describe('Of its labels. Default the first letters of its name.'),
   outlet: outletSchema.optional(),
   cutOut: cutOutSchema.optional(),
 });
 
+export const stepKey = z
+  .string()
+  .regex(/^[a-z0-9-]{1,80}$/, { error: 'A step has small letters, digits and hyphens.' });
+
 /** Steps that are done or left out, by step; they judge nothing. */
 export const stepsSchema = z.record(
-  z.string().regex(/^[a-z0-9-]{1,80}$/, { error: 'A step has small letters, digits and hyphens.' }),
+  stepKey,
   z.strictObject({
     at: z.iso.datetime({ error: 'A time is written like 2026-05-01T09:30:00Z.' }),
     by: freeText(200).optional(),

@@ -9,5 +9,6 @@ export * from './schema';
 export * from './newJob';
 export * from './waterFields';
 export * from './waterSchema';
+export * from './wiringSchema';
 export * from './withoutCircuit';
 export * from './legs';

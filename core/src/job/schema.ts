@@ -20,7 +20,7 @@ import { alarmSchema, panelSchema, relaySchema, rewiredSchema } from './wiringSc
 
 /** The format's name and the newest version this build reads and writes. */
 export const JOB_FORMAT = 'harbor-latch/job';
-export const JOB_VERSION = 3;
+export const JOB_VERSION = 4;
 
 const note = freeText(4000);
 

@@ -29,6 +29,45 @@ const postsSchema = z
     }
   });
 
+/** Positions of a switch as its face names them, in which its posts are tried. */
+export const leverPositions = ['manual', 'off', 'auto'] as const;
+
+/** What an ohmmeter says between two posts: near nothing, as of a lamp, or nothing at all. */
+export const continuities = ['beeps', 'some', 'none'] as const;
+
+const share = (what: string) =>
+  z
+    .number({ error: `${what} must be a number.` })
+    .min(0, { error: `${what} is 0 to 1.` })
+    .max(1, { error: `${what} is 0 to 1.` });
+
+const spotKey = z.string().regex(/^p[1-9]$/, { error: 'A spot of the outline is p1 to p9.' });
+
+/** A simple outline of the panel’s back, or a photograph of it, with its posts as spots. */
+const outlineSchema = z.strictObject({
+  photographId: id.optional().describe('The photograph that the spots lie on. Left out: a plain outline.'),
+  spots: z
+    .record(
+      spotKey,
+      z.strictObject({
+        x: share('The place from left to right'),
+        y: share('The place from top to bottom'),
+        printed: freeText(20).optional().describe('What is printed beside it. Left out: nothing.'),
+        post: terminalText.optional().describe('Which terminal it is. Left out: not known yet.'),
+      }),
+    )
+    .optional(),
+  readings: z
+    .record(
+      z.string().regex(/^p[1-9]-p[1-9]-(manual|off|auto)$/, {
+        error: 'A reading is named by two spots and a lever position, like p1-p2-manual.',
+      }),
+      z.enum(continuities, { error: 'A reading is beeps, some or none.' }),
+    )
+    .optional()
+    .describe('What an ohmmeter said between two spots, the fuse out and the light’s negative off.'),
+});
+
 export const rewiredSchema = z.strictObject({
   removed: z.array(id).max(60).optional().describe('Conductors of the plan that are not there.'),
   moved: z
@@ -69,6 +108,9 @@ export const panelSchema = z.strictObject({
     .optional()
     .describe('Of an always-live auto leg: whether the manual switch breaks it while it is on. Default false.'),
   posts: postsSchema.optional().describe('What is printed at the posts, by terminal: {"switch.auto": "3"}.'),
+  outline: outlineSchema
+    .optional()
+    .describe('Where the posts sit on the panel’s back, and what was read between them.'),
   tapFuseA: jobFields.ratingA.optional().describe('The light tap’s own fuse. Left out: none.'),
   tapAccepted: z.boolean().optional().describe('A short, well-placed tap without a fuse was decided on.'),
 });
@@ -95,3 +137,7 @@ export const alarmSchema = z.strictObject({
   diodes: z.boolean().optional().describe('A diode in each feed of the alarm. Default true.'),
   ownV: jobFields.alarmV.optional().describe('Volts of an alarm’s own battery. Default 9 V.'),
 });
+
+export type PanelOutline = z.infer<typeof outlineSchema>;
+export type LeverPosition = (typeof leverPositions)[number];
+export type Continuity = (typeof continuities)[number];

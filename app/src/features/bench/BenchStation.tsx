@@ -12,7 +12,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
-import { circuitDiagram } from '../../drawing/circuitDiagram';
+import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { TerminalTouch } from '../../drawing/live';
 import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';

@@ -1,6 +1,6 @@
 import { doingWords, type Doing, type Netlist, type TruthRow } from '@harbor-latch/core/circuit/index';
 import { formatAmps, formatVolts } from '@harbor-latch/core/units/index';
-import type { Diagram, DiagramPart } from '../../drawing/diagram';
+import type { Diagram, DiagramPart } from '@harbor-latch/core/drawing/diagram';
 import type { Live, TerminalTouch } from '../../drawing/live';
 
 /** Room for the words that change with the circuit, so that nothing moves while it works. */

@@ -1,6 +1,6 @@
-import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { labelGrids, type LabelGridKey } from '@harbor-latch/core/documents/labelSheet';
+import { paperKinds, type PaperKind } from '@harbor-latch/core/documents/paperFor';
 import type { Paper } from '@harbor-latch/core/documents/sheetNodes';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -8,8 +8,6 @@ import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { makePaper } from '../../data/papers';
 import { useUnits } from '../../data/settings';
-import { circuitDiagram } from '../../drawing/circuitDiagram';
-import { svgForPaper } from '../../drawing/svgText';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -29,24 +27,25 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
   const { job } = draft;
   const { circuit } = assessed;
   const title = `${job.boat.name} ${circuit.name}`;
-  const make = async (name: string, what: () => Parameters<typeof makePaper>[1]['what']) => {
+  const make = async (kind: PaperKind) => {
     setState({ kind: 'making' });
     try {
-      const message = await makePaper(name, { job, circuitId: circuit.id, units, what: what() });
+      const message = await makePaper(`${title} ${paperKinds[kind]}`, {
+        job,
+        circuitId: circuit.id,
+        units,
+        kind,
+        paper,
+        grid,
+        address: `${window.location.origin}/boat/${job.boat.id}/${circuit.id}/build`,
+        day: format(new Date(), 'd MMM yyyy'),
+        version: draft.basedOn,
+      });
       setState(message === null ? { kind: 'idle' } : { kind: 'failed', message });
     } catch (error) {
       setState({ kind: 'failed', message: error instanceof Error ? error.message : 'The paper could not be made.' });
     }
   };
-  const makeJobSheet = () =>
-    make(`${title} job sheet`, () => ({
-      kind: 'job',
-      paper,
-      svg: svgForPaper(circuitDiagram(assessed, batteryOf(job, circuit), units), title),
-      address: `${window.location.origin}/boat/${job.boat.id}/${circuit.id}/build`,
-      day: format(new Date(), 'd MMM yyyy'),
-      version: draft.basedOn,
-    }));
   return (
     <>
       <Card>
@@ -68,14 +67,16 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
             onChoose={setPaper}
           />
           <View style={{ alignItems: 'flex-start', gap: 8 }}>
-            <BigButton icon="printer-outline" onPress={() => void makeJobSheet()}>
+            <BigButton icon="printer-outline" onPress={() => void make('job')}>
               Job sheet as PDF
             </BigButton>
-            <BigButton
-              mode="outlined"
-              icon="printer-outline"
-              onPress={() => void make(`${title} template`, () => ({ kind: 'template', paper }))}
-            >
+            <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('cuts')}>
+              Cut list as PDF
+            </BigButton>
+            <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('parts')}>
+              Parts list as PDF
+            </BigButton>
+            <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('template')}>
               Cut-outs at full size as PDF
             </BigButton>
           </View>
@@ -91,11 +92,7 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
           </Words>
           <ChoiceRow label="Sheet of labels" value={grid} choices={grids} onChoose={setGrid} />
           <View style={{ alignItems: 'flex-start' }}>
-            <BigButton
-              mode="outlined"
-              icon="printer-outline"
-              onPress={() => void make(`${title} labels`, () => ({ kind: 'labels', grid }))}
-            >
+            <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('labels')}>
               Labels as PDF
             </BigButton>
           </View>

@@ -5,7 +5,7 @@ import { ScrollView, View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
-import { circuitDiagram } from '../../drawing/circuitDiagram';
+import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import { Inspector } from './Inspector';
 import type { AtStation } from './atStation';
 

@@ -3,7 +3,7 @@ import { useContext, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';
 import type { JobPath } from '../../data/jobPath';
-import { insulation } from '../../drawing/colours';
+import { insulation } from '@harbor-latch/core/drawing/colours';
 import { DoubtsContext, FieldBoatContext } from '../../fields/FieldContext';
 import { Card } from '../../ui/Card';
 import { Icon } from '../../ui/Icon';

@@ -1,4 +1,4 @@
-import type { InsulationColour } from '@harbor-latch/core/job/index';
+import type { InsulationColour } from '../job';
 
 /** Insulation colours on screen, the same by day and by night. */
 export const insulation: Readonly<Record<InsulationColour, string>> = {

@@ -1,7 +1,7 @@
-import { assess } from '@harbor-latch/core/assess/index';
-import { readJob } from '@harbor-latch/core/file/index';
-import { newCircuit, newJob, type Circuit, type Job } from '@harbor-latch/core/job/index';
-import { schemeKeys } from '@harbor-latch/core/schemes/index';
+import { assess } from '../assess';
+import { readJob } from '../file';
+import { newCircuit, newJob, type Circuit, type Job } from '../job';
+import { schemeKeys } from '../schemes';
 import alderWren from '../../../examples/alder-wren.json';
 import lowSamphire from '../../../examples/low-samphire.json';
 import pinnock from '../../../examples/pinnock.json';

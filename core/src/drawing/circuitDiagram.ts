@@ -1,17 +1,10 @@
-import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import type { Part } from '@harbor-latch/core/circuit/index';
-import type { ConductorFacts } from '@harbor-latch/core/findings/index';
-import { legOf, type Battery } from '@harbor-latch/core/job/index';
-import { defaults, protectionFamilies } from '@harbor-latch/core/reference/index';
-import {
-  hasPump,
-  outlinePlan,
-  rewire,
-  schemeOf,
-  type Plan,
-  type PlannedConductor,
-} from '@harbor-latch/core/schemes/index';
-import { formatAmps, formatQuantity, formatVolts, type UnitSystem } from '@harbor-latch/core/units/index';
+import type { AssessedCircuit } from '../assess/assessed';
+import type { Part } from '../circuit';
+import type { ConductorFacts } from '../findings';
+import { legOf, type Battery } from '../job';
+import { defaults, protectionFamilies } from '../reference';
+import { hasPump, outlinePlan, rewire, schemeOf, type Plan, type PlannedConductor } from '../schemes';
+import { formatAmps, formatQuantity, formatVolts, type UnitSystem } from '../units';
 import type { Diagram, DiagramCable } from './diagram';
 
 /** The drawing's content for a circuit: sized as far as it is known, wired in any case. */

@@ -1,5 +1,5 @@
-import type { Band, ConductorColour, Role } from '@harbor-latch/core/schemes/index';
-import type { Part } from '@harbor-latch/core/circuit/index';
+import type { Band, ConductorColour, Role } from '../schemes';
+import type { Part } from '../circuit';
 import type { Box, Point } from './geometry';
 
 /** What is to be drawn: a circuit's parts and conductors with the words beside them. */

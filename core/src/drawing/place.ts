@@ -1,4 +1,4 @@
-import type { Band, Role } from '@harbor-latch/core/schemes/index';
+import type { Band, Role } from '../schemes';
 import { GRID, WORD_LINE, WORD_SIZE, type Diagram, type DiagramPart, type PlacedPart } from './diagram';
 import type { Box, Point } from './geometry';
 import { shapeOf } from './symbols';

@@ -1,4 +1,4 @@
-import type { Part } from '@harbor-latch/core/circuit/index';
+import type { Part } from '../circuit';
 import type { Box, Point } from './geometry';
 
 export type Direction = 'up' | 'down' | 'left' | 'right';

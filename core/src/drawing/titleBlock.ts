@@ -1,6 +1,6 @@
-import type { Circuit, Job } from '@harbor-latch/core/job/index';
-import { dropSchools, ruleSets } from '@harbor-latch/core/reference/index';
-import { schemeOf } from '@harbor-latch/core/schemes/index';
+import type { Circuit, Job } from '../job';
+import { dropSchools, ruleSets } from '../reference';
+import { schemeOf } from '../schemes';
 
 /** What stands under a drawing that leaves the application: whose it is, what it shows, by which rules and of which day. */
 export function titleBlock({ boat }: Job, circuit: Circuit, on: Date): readonly string[] {
