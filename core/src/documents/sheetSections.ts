@@ -36,7 +36,7 @@ export function conductorSection(list: BuildList, units: UnitSystem): SheetNode[
             ...(pulledM === null ? [] : [{ text: `as pulled ${metres(pulledM)}`, fontSize: 9 }]),
           ],
         },
-        { text: `${labels[0]}\n${labels[1]}`, fontSize: 8, noWrap: true },
+        { stack: labels.map((text) => ({ text, fontSize: 8, noWrap: true })) },
       ]),
     ),
     ...list.spares.map(({ size, cutM, why }): SheetNode => `Spare core ${size}, ${metres(cutM)}: ${why}`),
