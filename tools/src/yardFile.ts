@@ -35,6 +35,7 @@ const tables: Readonly<Record<string, readonly string[]>> = {
   revisions: ['boat_id', 'version', 'job', 'packed', 'began_at', 'saved_at', 'saved_by', 'device', 'kept', 'name'],
   answers: ['key', 'boat_id', 'version', 'saved_at'],
   photos: ['id', 'yard_id', 'bytes', 'added_at', 'added_by'],
+  stock_entries: ['id', 'yard_id', 'entry', 'device', 'received_at'],
 };
 
 /** What a row of an earlier release lacks. */
@@ -44,6 +45,7 @@ const missing: Readonly<Record<string, string>> = {
   saved_by: `''`,
   added_by: `''`,
   began_at: 'saved_at',
+  received_at: 'now()',
 };
 
 const ROWS_AT_ONCE = 200;
@@ -118,6 +120,7 @@ export async function restoreFrom(url: string, file: string): Promise<number> {
     // Devices remember points of the feed that was: it is named anew, so that they read the yard from the beginning.
     await client.query('update yards set feed = gen_random_uuid()');
     await client.query('update boats set changed = pg_current_xact_id()');
+    await client.query('update stock_entries set changed = pg_current_xact_id()');
     return countBoats(client);
   });
 }

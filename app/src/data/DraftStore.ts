@@ -5,7 +5,7 @@ import { v4 } from 'uuid';
 import { followGuesses } from '@harbor-latch/core/water/followGuesses';
 import type { Aboard } from '../device/Aboard';
 import { keepEdit, removeBoat, sameJob, settle, tryAgain, type Hand, type Settlement } from '../device/changes';
-import type { BoatRow } from '../device/rows';
+import { isAsItIs, type BoatRow } from '../device/rows';
 import type { Sender } from '../device/Sender';
 import type { Change } from '../device/tables';
 import {
@@ -228,7 +228,7 @@ export class DraftStore {
   }
 
   private showAll(): void {
-    const unanswered = new Set(this.aboard.waiting.filter(({ kind }) => kind !== 'photo').map(({ boatId }) => boatId));
+    const unanswered = new Set(this.aboard.waiting.filter((one) => !isAsItIs(one)).map(({ boatId }) => boatId));
     let differs = this.drafts.size !== this.work.size;
     const after = new Map<string, Draft>();
     for (const [id, work] of this.work) {
@@ -244,7 +244,7 @@ export class DraftStore {
   private show(id: string): void {
     const work = this.work.get(id);
     if (!work) return;
-    const waits = this.aboard.waiting.some(({ boatId, kind }) => boatId === id && kind !== 'photo');
+    const waits = this.aboard.waiting.some((one) => one.boatId === id && !isAsItIs(one));
     this.set(new Map(this.drafts).set(id, this.draftOf(id, work, waits)));
   }
 

@@ -7,6 +7,7 @@ import {
   type Changes,
   type Kept,
   type Sitting,
+  type StockEntry,
   type StoredBoat,
   type Version,
 } from '@harbor-latch/core/wire/index';
@@ -86,7 +87,11 @@ const json = { 'Content-Type': 'application/json' };
 
 /** What changed in the yard after a point; all of it where there is none. @param jobs whether boats come whole */
 export async function changesSince(after: string | null, jobs: boolean): Promise<Changes> {
-  const query = new URLSearchParams({ ...(after === null ? {} : { after }), ...(jobs ? { jobs: 'all' } : {}) });
+  const query = new URLSearchParams({
+    stock: 'all',
+    ...(after === null ? {} : { after }),
+    ...(jobs ? { jobs: 'all' } : {}),
+  });
   const body: unknown = await (await call(`/changes?${query}`)).json();
   // Whole boats were checked when they were saved: here only what is around them is.
   const changes = jobs ? (body as Changes) : changesSchema.parse(body);
@@ -142,6 +147,15 @@ export async function putPhoto(id: string, bytes: Blob, sent: Sent): Promise<voi
     method: 'PUT',
     headers: { 'Content-Type': 'image/jpeg', ...marks(sent) },
     body: bytes,
+  });
+}
+
+/** Keeps an entry of the yard's stock. */
+export async function putStock(entry: StockEntry): Promise<void> {
+  await call('/stock', {
+    method: 'POST',
+    headers: { ...json, 'X-Device': deviceId() },
+    body: JSON.stringify({ entries: [entry] }),
   });
 }
 

@@ -1,5 +1,5 @@
 import { useMemo, useSyncExternalStore } from 'react';
-import type { Trouble, Waiting } from '../device/rows';
+import { isAsItIs, type Trouble, type Waiting } from '../device/rows';
 import { useYardOnDevice } from './yardOnDevice';
 
 /** Something that is on this device and not on the server yet. */
@@ -15,8 +15,7 @@ export interface WaitingThing {
   readonly trouble: Trouble | null;
 }
 
-const photoTrouble = (message: string | null): Trouble | null =>
-  message === null ? null : { kind: 'refused', message };
+const troubleOf = (message: string | null): Trouble | null => (message === null ? null : { kind: 'refused', message });
 
 /** What waits to be sent, in order. */
 export function useWaiting(): readonly WaitingThing[] {
@@ -26,7 +25,7 @@ export function useWaiting(): readonly WaitingThing[] {
   return useMemo(() => {
     const things = waiting.map((one) => {
       const { id, boatId, name, kind, at, by } = one;
-      const trouble = kind === 'photo' ? photoTrouble(one.refused) : (boats.get(boatId)?.trouble ?? null);
+      const trouble = isAsItIs(one) ? troubleOf(one.refused) : (boats.get(boatId)?.trouble ?? null);
       return { id, boatId, name, what: kind, at, by, trouble };
     });
     // What both sides changed waits for an answer without anything being on its way.

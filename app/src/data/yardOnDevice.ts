@@ -8,7 +8,17 @@ import { Pictures } from '../device/Pictures';
 import { shareReach } from '../device/reach';
 import { Sender } from '../device/Sender';
 import { memoryTables, openTables, type Tables } from '../device/tables';
-import { changesSince, deleteBoat, listenToServer, pictureOf, putAside, putBoat, putPhoto, someBoats } from './api';
+import {
+  changesSince,
+  deleteBoat,
+  listenToServer,
+  pictureOf,
+  putAside,
+  putBoat,
+  putPhoto,
+  putStock,
+  someBoats,
+} from './api';
 import { DraftStore } from './DraftStore';
 import { readSettings } from './settings';
 
@@ -59,7 +69,7 @@ export function openYard(): YardOnDevice {
   );
   const sender: Sender = new Sender(
     aboard,
-    { put: putBoat, remove: deleteBoat, aside: putAside, photo: putPhoto },
+    { put: putBoat, remove: deleteBoat, aside: putAside, photo: putPhoto, stock: putStock },
     hand,
   );
   const drafts = new DraftStore(aboard, sender, hand);

@@ -1,4 +1,4 @@
-import type { BoatLine } from '@harbor-latch/core/wire/index';
+import type { BoatLine, StockEntry } from '@harbor-latch/core/wire/index';
 import type { BoatRow, FeedRow, OnDevice, PhotoRow, Waiting } from './rows';
 import { memoryTables, type Change, type Table, type Tables } from './tables';
 
@@ -18,6 +18,8 @@ export class Aboard {
   boats: ReadonlyMap<string, BoatRow> = new Map();
   lines: ReadonlyMap<string, BoatLine> = new Map();
   waiting: readonly Waiting[] = [];
+  /** Entries of the yard's stock, in order of time. */
+  stock: readonly StockEntry[] = [];
   feed: FeedRow | null = null;
   private tables: Tables;
   /** What was on the device until it had no more room. */
@@ -135,15 +137,16 @@ export class Aboard {
   }
 
   private fallBack(): void {
-    const { boats, lines, waiting, feed } = this;
+    const { boats, lines, waiting, stock, feed } = this;
     this.before = this.tables;
-    this.tables = memoryTables({ boats: [...boats.values()], lines: [...lines.values()], waiting, feed });
+    this.tables = memoryTables({ boats: [...boats.values()], lines: [...lines.values()], waiting, stock, feed });
   }
 
-  private take({ boats, lines, waiting, feed }: OnDevice): void {
+  private take({ boats, lines, waiting, stock, feed }: OnDevice): void {
     this.boats = asBefore(this.boats, boats);
     this.lines = new Map(lines.map((line) => [line.id, line]));
     this.waiting = waiting;
+    this.stock = stock;
     this.feed = feed;
   }
 
@@ -169,6 +172,7 @@ function noting() {
     boats: new Map() as Written<BoatRow>,
     lines: new Map() as Written<BoatLine>,
     waiting: new Map() as Written<Waiting>,
+    stock: new Map() as Written<StockEntry>,
     feed: new Map() as Written<FeedRow>,
   };
   const over = <Row>(table: Table<Row>, rows: Written<Row>, keyOf: (row: Row) => string): Table<Row> => ({
@@ -188,6 +192,7 @@ function noting() {
       boats: over(change.boats, written.boats, ({ id }) => id),
       lines: over(change.lines, written.lines, ({ id }) => id),
       waiting: over(change.waiting, written.waiting, ({ id }) => id),
+      stock: over(change.stock, written.stock, ({ id }) => id),
       feed: over(change.feed, written.feed, ({ key }) => key),
       photos: change.photos,
       first: change.first,
@@ -196,19 +201,26 @@ function noting() {
       for (const rows of Object.values(written)) rows.clear();
     },
     apply: (aboard: Aboard): boolean => {
-      const { boats, lines, waiting, feed } = written;
-      if (boats.size + lines.size + waiting.size + feed.size === 0) return false;
+      const { boats, lines, waiting, stock, feed } = written;
+      if (boats.size + lines.size + waiting.size + stock.size + feed.size === 0) return false;
       if (boats.size > 0) aboard.boats = withRows(aboard.boats, boats);
       if (lines.size > 0) aboard.lines = withRows(aboard.lines, lines);
-      if (waiting.size > 0) {
-        const all = withRows(new Map(aboard.waiting.map((one) => [one.id, one])), waiting);
-        aboard.waiting = [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
-      }
+      if (waiting.size > 0) aboard.waiting = inOrder(aboard.waiting, waiting);
+      if (stock.size > 0) aboard.stock = inOrder(aboard.stock, stock);
       const [row] = feed.values();
       if (row !== undefined) aboard.feed = row;
       return true;
     },
   };
+}
+
+/** Rows whose ids are in order of time, with those that were written. */
+function inOrder<Row extends { readonly id: string }>(
+  before: readonly Row[],
+  written: ReadonlyMap<string, Row | null>,
+): Row[] {
+  const all = withRows(new Map(before.map((one) => [one.id, one])), written);
+  return [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
 function withRows<Row>(before: ReadonlyMap<string, Row>, written: ReadonlyMap<string, Row | null>): Map<string, Row> {

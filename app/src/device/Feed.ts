@@ -140,7 +140,10 @@ export class Feed {
           page = await this.source.changes(null, whole);
         }
       }
-      for (const one of page.changes) if (one.kind === 'boat') seen?.add(one.line.id);
+      for (const one of page.changes) {
+        if (one.kind === 'boat') seen?.add(one.line.id);
+        if (one.kind === 'stock') seen?.add(one.entry.id);
+      }
       const behind = page;
       // Of a yard that is read for the first time the first page is shown, and then all of it.
       const between = seen !== null && shown && page.more;

@@ -1,9 +1,9 @@
-import type { Kept, Version } from '@harbor-latch/core/wire/index';
+import type { Kept, StockEntry, Version } from '@harbor-latch/core/wire/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import type { Aboard } from './Aboard';
 import { goingOut, refused, stale, taken, type Hand } from './changes';
-import type { Waiting } from './rows';
+import { isAsItIs, type Waiting } from './rows';
 
 /** What is sent with every write. */
 export interface Sent {
@@ -17,6 +17,7 @@ export interface Receiver {
   remove(id: string, basedOn: number, sent: Sent): Promise<void>;
   aside(lost: Job, basedOn: number, sent: Sent): Promise<Version>;
   photo(id: string, bytes: Blob, sent: Sent): Promise<void>;
+  stock(entry: StockEntry): Promise<void>;
 }
 
 /** Pauses after the server was not reached, ms: they grow, and never longer than a minute. */
@@ -97,9 +98,10 @@ export class Sender {
   private nextOfEach(): Waiting[] {
     const seen = new Set<string>();
     // What was typed goes before pictures, which take their time.
-    const photos = this.aboard.waiting.filter((one) => one.kind === 'photo' && one.refused === null);
+    const willing = this.aboard.waiting.filter((one) => !isAsItIs(one) || one.refused === null);
+    const photos = willing.filter(({ kind }) => kind === 'photo');
     const stuck = ({ boatId }: Waiting) => this.aboard.boats.get(boatId)?.trouble;
-    const others = this.aboard.waiting.filter((one) => one.kind !== 'photo' && !stuck(one));
+    const others = willing.filter((one) => one.kind !== 'photo' && !stuck(one));
     return [...others, ...photos].filter(({ boatId }) => {
       if (seen.has(boatId)) return false;
       seen.add(boatId);
@@ -159,6 +161,9 @@ export class Sender {
         }
         return null;
       }
+      case 'stock':
+        await this.receiver.stock(one.entry);
+        return null;
       default:
         return one satisfies never;
     }

@@ -43,6 +43,10 @@ export async function applyChanges(
       await remove(one.id);
       continue;
     }
+    if (one.kind === 'stock') {
+      await change.stock.put(one.entry);
+      continue;
+    }
     const { line, job } = one;
     await change.lines.put(line);
     if (job) await fetched(change, [{ ...line, job }]);
@@ -54,6 +58,10 @@ export async function applyChanges(
   // The list began anew and has ended: what did not come is no more.
   if (seen && !more) for (const { id } of await change.lines.all()) if (!seen.has(id)) await remove(id);
   if (seen && !more) for (const row of await change.boats.all()) if (!seen.has(row.id)) await remove(row.id);
+  if (seen && !more) {
+    const own = new Set(waiting.map(({ id }) => id));
+    for (const { id } of await change.stock.all()) if (!seen.has(id) && !own.has(id)) await change.stock.delete(id);
+  }
   // A list that began anew is read once it is whole: broken off, it begins anew again.
   if (!seen || !more) await change.feed.put({ key: 'feed', point: next, boats, whole });
   return older;

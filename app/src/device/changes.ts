@@ -2,7 +2,7 @@ import { readJob } from '@harbor-latch/core/file/index';
 import { mergeJobs, type Job } from '@harbor-latch/core/job/index';
 import type { Kept, StoredBoat, Version } from '@harbor-latch/core/wire/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
-import type { BoatRow, Waiting } from './rows';
+import { isAsItIs, type BoatRow, type Waiting } from './rows';
 import type { Change } from './tables';
 
 /** Who changes something, when, and how new things are named. */
@@ -122,7 +122,7 @@ export async function removeBoat(change: Change, id: string, hand: Hand): Promis
 /** What goes out next of what waits, fixed as it goes out; null where there is nothing to send after all. */
 export async function goingOut(change: Change, id: string): Promise<Waiting | null> {
   const one = await change.waiting.get(id);
-  if (!one || one.sent !== null || one.kind === 'photo') return one ?? null;
+  if (!one || one.sent !== null || isAsItIs(one)) return one ?? null;
   const row = await change.boats.get(one.boatId);
   const nothing = async () => {
     await change.waiting.delete(id);
@@ -148,7 +148,7 @@ export async function goingOut(change: Change, id: string): Promise<Waiting | nu
 export async function taken(change: Change, one: Waiting, version: Version | null, hand: Hand): Promise<void> {
   await change.waiting.delete(one.id);
   const row = await change.boats.get(one.boatId);
-  if (!row || one.kind === 'photo') return;
+  if (!row || isAsItIs(one)) return;
   if (one.kind === 'remove') {
     if (row.removed) {
       await change.boats.delete(row.id);
@@ -217,7 +217,7 @@ export async function stale(change: Change, one: Waiting, current: StoredBoat | 
 
 /** The server did not take what was sent, and would not take it again: it stays here, with the reason. */
 export async function refused(change: Change, one: Waiting, message: string, hand: Hand): Promise<void> {
-  if (one.kind === 'photo') {
+  if (isAsItIs(one)) {
     await change.waiting.put({ ...one, refused: message });
     return;
   }
@@ -232,7 +232,7 @@ export async function refused(change: Change, one: Waiting, message: string, han
 /** Tries again what was refused. */
 export async function tryAgain(change: Change, id: string, hand: Hand): Promise<void> {
   for (const one of await waitingOf(change, id))
-    if (one.kind === 'photo' && one.refused !== null) await change.waiting.put({ ...one, refused: null });
+    if (isAsItIs(one) && one.refused !== null) await change.waiting.put({ ...one, refused: null });
   const row = await change.boats.get(id);
   if (row?.trouble?.kind !== 'refused') return;
   const next: BoatRow = { ...row, trouble: null, rev: row.rev + 1 };

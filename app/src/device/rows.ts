@@ -1,5 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
-import type { BoatLine, Kept, StoredBoat } from '@harbor-latch/core/wire/index';
+import type { BoatLine, Kept, StockEntry, StoredBoat } from '@harbor-latch/core/wire/index';
 
 /** What stands between a boat on this device and the server's copy until somebody decides. */
 export type Trouble =
@@ -56,7 +56,25 @@ export type Waiting = WaitingBase &
         readonly refused: string | null;
         readonly sent: null;
       }
+    | {
+        /** Of no boat: of the yard's stock. */
+        readonly kind: 'stock';
+        readonly entry: StockEntry;
+        readonly refused: string | null;
+        readonly sent: null;
+      }
   );
+
+/** What waits and is sent as it is, whatever became of a boat since. */
+export type WaitingAsItIs = Extract<Waiting, { readonly kind: 'photo' | 'stock' }>;
+
+/** Whether something is sent as it is: it belongs to no version of a boat. */
+export function isAsItIs(one: Waiting): one is WaitingAsItIs {
+  return one.kind === 'photo' || one.kind === 'stock';
+}
+
+/** In place of a boat's id where something waits that is of none. */
+export const OF_THE_STOCK = 'stock';
 
 /** A picture on this device: whole while it waits or was asked for lately, small always. */
 export interface PhotoRow {
@@ -89,5 +107,6 @@ export interface OnDevice {
   readonly boats: readonly BoatRow[];
   readonly lines: readonly BoatLine[];
   readonly waiting: readonly Waiting[];
+  readonly stock: readonly StockEntry[];
   readonly feed: FeedRow | null;
 }

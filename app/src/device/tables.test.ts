@@ -34,7 +34,8 @@ describe('what an earlier release kept on the device', () => {
       { ...row, job: today, base: today, trouble: { kind: 'conflict', current: { job: today, version: 5 } } },
     ]);
     expect(there.waiting).toEqual([{ ...save, sent: { job: today, basedOn: 4 } }]);
-    expect(there.feed).toEqual({ key: 'feed', point: 'f.1', boats: 1, whole: true });
+    // What that release did not keep comes with the whole of the yard: it is read anew.
+    expect([there.feed, there.stock]).toEqual([null, []]);
   });
 
   it('is let go by a tab of the earlier release when a newer one opens it', async () => {

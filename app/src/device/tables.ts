@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { BoatLine } from '@harbor-latch/core/wire/index';
+import type { BoatLine, StockEntry } from '@harbor-latch/core/wire/index';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import { ofToday } from './ofToday';
 import type { BoatRow, FeedRow, FirstRow, OnDevice, PhotoRow, Waiting } from './rows';
@@ -18,6 +18,7 @@ export interface Change {
   readonly lines: Table<BoatLine>;
   readonly waiting: Table<Waiting>;
   readonly photos: Table<PhotoRow>;
+  readonly stock: Table<StockEntry>;
   readonly feed: Table<FeedRow>;
   readonly first: Table<FirstRow>;
 }
@@ -40,12 +41,13 @@ interface Schema extends DBSchema {
   lines: { key: string; value: BoatLine };
   waiting: { key: string; value: Waiting };
   photos: { key: string; value: PhotoRow };
+  stock: { key: string; value: StockEntry };
   feed: { key: string; value: FeedRow };
   first: { key: string; value: FirstRow };
 }
 
-const NAMES = ['boats', 'lines', 'waiting', 'photos', 'feed', 'first'] as const;
-const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', feed: 'key', first: 'key' } as const;
+const NAMES = ['boats', 'lines', 'waiting', 'photos', 'stock', 'feed', 'first'] as const;
+const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', stock: 'id', feed: 'key', first: 'key' } as const;
 
 /** The database rises with the job: its first version held jobs of version 2. */
 const DATABASE_VERSION = JOB_VERSION - 1;
@@ -57,9 +59,11 @@ const DATABASE_VERSION = JOB_VERSION - 1;
 export async function openTables(name: string, onTaken: () => void): Promise<Tables> {
   const database: IDBPDatabase<Schema> = await openDB<Schema>(name, DATABASE_VERSION, {
     upgrade: async (opened, before, _now, all) => {
-      for (const table of NAMES)
-        if (!opened.objectStoreNames.contains(table)) opened.createObjectStore(table, { keyPath: KEYS[table] });
+      const added = NAMES.filter((table) => !opened.objectStoreNames.contains(table));
+      for (const table of added) opened.createObjectStore(table, { keyPath: KEYS[table] });
       if (before === 0) return;
+      // What an earlier release did not keep comes with the whole of what the yard has.
+      if (added.length > 0) await all.objectStore('feed').clear();
       for (const table of ['boats', 'waiting'] as const)
         for (let at = await all.objectStore(table).openCursor(); at; at = await at.continue())
           await at.update(ofToday(at.value));
@@ -73,14 +77,15 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
     lasting: true,
     first: async () => (await database.get('first', 'first'))?.lines ?? [],
     read: async () => {
-      const reading = database.transaction(['boats', 'lines', 'waiting', 'feed']);
-      const [boats, lines, waiting, feed] = await Promise.all([
+      const reading = database.transaction(['boats', 'lines', 'waiting', 'stock', 'feed']);
+      const [boats, lines, waiting, stock, feed] = await Promise.all([
         reading.objectStore('boats').getAll(),
         reading.objectStore('lines').getAll(),
         reading.objectStore('waiting').getAll(),
+        reading.objectStore('stock').getAll(),
         reading.objectStore('feed').get('feed'),
       ]);
-      return { boats, lines, waiting, feed: feed ?? null };
+      return { boats, lines, waiting, stock, feed: feed ?? null };
     },
     photo: (id) => database.get('photos', id),
     photoIds: () => database.getAllKeys('photos'),
@@ -103,6 +108,7 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
           lines: table('lines'),
           waiting: table('waiting'),
           photos: table('photos'),
+          stock: table('stock'),
           feed: table('feed'),
           first: table('first'),
         });
@@ -120,11 +126,14 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
   };
 }
 
+const nothingThere: OnDevice = { boats: [], lines: [], waiting: [], stock: [], feed: null };
+
 /** The same in memory, where the browser gives no place: it is gone with the page. */
-export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [], feed: null }): Tables {
+export function memoryTables(from: OnDevice = nothingThere): Tables {
   const boats = new Map(from.boats.map((row) => [row.id, row]));
   const lines = new Map(from.lines.map((row) => [row.id, row]));
   const waiting = new Map(from.waiting.map((row) => [row.id, row]));
+  const stock = new Map(from.stock.map((row) => [row.id, row]));
   const feed = new Map(from.feed ? [[from.feed.key, from.feed]] : []);
   const photos = new Map<string, PhotoRow>();
   const first = new Map<string, FirstRow>();
@@ -139,6 +148,7 @@ export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [
     lines: table(lines, ({ id }) => id),
     waiting: table(waiting, ({ id }) => id),
     photos: table(photos, ({ id }) => id),
+    stock: table(stock, ({ id }) => id),
     feed: table<FeedRow>(feed, ({ key }) => key),
     first: table<FirstRow>(first, ({ key }) => key),
   };
@@ -151,6 +161,7 @@ export function memoryTables(from: OnDevice = { boats: [], lines: [], waiting: [
       boats: await tables.boats.all(),
       lines: await tables.lines.all(),
       waiting: await tables.waiting.all(),
+      stock: await tables.stock.all(),
       feed: (await tables.feed.get('feed')) ?? null,
     }),
     photo: (id) => tables.photos.get(id),

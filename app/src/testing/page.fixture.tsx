@@ -49,6 +49,7 @@ export function storeWith(job: Job): DraftStore {
     ],
     lines: [],
     waiting: [],
+    stock: [],
     feed: null,
   };
   const aboard = new Aboard(
@@ -59,7 +60,7 @@ export function storeWith(job: Job): DraftStore {
   let count = 0;
   const hand = () => ({ by: 'Wren', now: OF_THE_PAST, newId: () => `change-${String((count += 1)).padStart(4, '0')}` });
   const away = () => Promise.reject(new Error('Nothing is sent here.'));
-  const sender = new Sender(aboard, { put: away, remove: away, aside: away, photo: away }, hand);
+  const sender = new Sender(aboard, { put: away, remove: away, aside: away, photo: away, stock: away }, hand);
   const drafts = new DraftStore(aboard, sender, hand);
   const feed = new Feed(aboard, { changes: away, boats: away, listen: () => () => undefined }, () => OF_THE_PAST);
   const pictures = new Pictures(

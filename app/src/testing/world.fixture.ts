@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import type { Job } from '@harbor-latch/core/job/index';
 import { lineOf } from '@harbor-latch/core/wire/boatLine';
-import type { Changes, StoredBoat, Version } from '@harbor-latch/core/wire/index';
+import type { Changes, StockEntry, StoredBoat, Version } from '@harbor-latch/core/wire/index';
 import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import { DraftStore } from '../data/DraftStore';
 import { Aboard, type Channel } from '../device/Aboard';
@@ -36,6 +36,7 @@ export class YardServer {
   newer = false;
   refusesPhoto: string | null = null;
   readonly photos: string[] = [];
+  readonly stock: { readonly entry: StockEntry; readonly changed: number }[] = [];
   /** What came, in order. */
   readonly log: string[] = [];
 
@@ -117,6 +118,13 @@ export class YardServer {
         this.log.push('photo');
         this.photos.push(id);
       }),
+    stock: (entry) =>
+      this.through(() => {
+        if (this.stock.some((one) => one.entry.id === entry.id)) return;
+        this.order += 1;
+        this.stock.push({ entry, changed: this.order });
+        for (const listener of this.listeners) listener();
+      }),
   };
 
   readonly source: Source = {
@@ -124,7 +132,7 @@ export class YardServer {
       this.through((): Changes => {
         const [feed, reached] = after?.split('.') ?? [];
         const from = feed === this.feed ? Number(reached) : 0;
-        const all = [...this.boats.values()]
+        const all = [...this.boats.values(), ...this.stock]
           .filter(({ changed }) => changed > from)
           .sort((a, b) => a.changed - b.changed);
         const page = all.slice(0, this.pageSize);
@@ -132,15 +140,17 @@ export class YardServer {
         return {
           whole: feed !== this.feed,
           boats: [...this.boats.values()].filter(({ removed }) => !removed).length,
-          changes: page.map(({ id, version, savedAt, savedBy, job, removed }) =>
-            removed
+          changes: page.map((one) => {
+            if ('entry' in one) return { kind: 'stock', entry: one.entry };
+            const { id, version, savedAt, savedBy, job, removed } = one;
+            return removed
               ? { kind: 'removed', id, version }
               : {
                   kind: 'boat',
                   line: { id, version, savedAt, savedBy, ...lineOf(job), summary: null },
                   ...(jobs ? { job } : {}),
-                },
-          ),
+                };
+          }),
           next: `${this.feed}.${page[page.length - 1]?.changed ?? from}`,
           more: page.length < all.length,
         };

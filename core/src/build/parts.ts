@@ -61,13 +61,7 @@ const NEAR_WATER_M = 0.3;
 
 /** Everything a circuit takes, each with why so much of it. */
 export function partsOf(ground: PartsGround): PartNeeded[] {
-  return [
-    ...fitted(ground),
-    ...protection(ground),
-    ...hoseParts(ground),
-    ...cableParts(ground),
-    ...jointParts(ground),
-  ]
+  return [...fitted(ground), ...protection(ground), ...hoseParts(ground), ...cableParts(ground), ...jointParts(ground)]
     .filter(({ quantity }) => quantity > 0)
     .map((one) => ({ ...one, aboard: ground.circuit.build?.aboard?.[one.id] === true }));
 }

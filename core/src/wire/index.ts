@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { jobSchema } from '../file';
+import { stockEntrySchema } from './stockEntry';
 
 /** What the server and its clients say to each other: the one definition from which the server answers, clients read and the API's description is made. */
 
@@ -67,7 +68,7 @@ export const boatLinesSchema = z.object({
   next: z.string().nullable().describe('Sent as `after` for the next page; null on the last.'),
 });
 
-/** A boat that changed or was removed since a point. */
+/** A boat that changed or was removed since a point, or an entry of the yard's stock. */
 export const changeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('boat'),
@@ -75,6 +76,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
     job: jobSchema.optional().describe('Where whole boats were asked for.'),
   }),
   z.object({ kind: z.literal('removed'), id: z.uuid(), version: z.number().int() }),
+  z.object({ kind: z.literal('stock'), entry: stockEntrySchema }),
 ]);
 export const changesSchema = z.object({
   whole: z.boolean().describe('True where the list begins anew: what does not come in it is no more.'),
@@ -113,3 +115,5 @@ export type Change = Readonly<z.infer<typeof changeSchema>>;
 export type Summary = NonNullable<BoatLine['summary']>;
 export type Changes = Readonly<z.infer<typeof changesSchema>>;
 export type ProblemDocument = Readonly<z.infer<typeof problemSchema>>;
+
+export * from './stockEntry';

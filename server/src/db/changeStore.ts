@@ -3,7 +3,7 @@ import { and, asc, count, eq, sql } from 'drizzle-orm';
 import { lineColumns, lineOfRow } from './boatStore';
 import type { Database } from './connect';
 import { ofToday } from './ofToday';
-import { boats, THE_YARD, yards, type RowJob } from './schema';
+import { boats, stockEntries, THE_YARD, yards, type RowJob } from './schema';
 
 /** A point in the order of changes: which feed, the last transaction seen, and the last boat of it. */
 interface Point {
@@ -23,6 +23,21 @@ export function pointIn(text: string): Point | null {
   return feed && changed && id ? { feed, changed, id } : null;
 }
 
+/** What is asked of the feed. */
+export interface Wanted {
+  /** Whether boats come whole. */
+  readonly jobs: boolean;
+  /** Whether entries of the stock come too: pages of earlier releases do not know them. */
+  readonly stock: boolean;
+}
+
+/** One thing that changed, at its place in the order. */
+interface Placed {
+  readonly changed: string;
+  readonly id: string;
+  readonly change: Change;
+}
+
 /**
  * What changed in a yard, in the order of the transactions that changed it. A change is shown once no transaction
  * with a lower number is under way, so that none is ever skipped, in whatever order they end.
@@ -33,11 +48,31 @@ export class ChangeStore {
     private readonly yard: string = THE_YARD,
   ) {}
 
-  /** Changes after a point, or all that is there. @param jobs whether boats come whole */
-  async since(after: Point | null, jobs: boolean): Promise<Changes> {
-    const feed = await this.feed();
+  /** Changes after a point, or all that is there. */
+  async since(after: Point | null, { jobs, stock }: Wanted): Promise<Changes> {
+    // All that is read reaches equally far, whatever ends between one question and the next.
+    const { feed, reach } = await this.feed();
     const known = after?.feed === feed ? after : null;
+    const from = { changed: known?.changed ?? '0', id: known?.id ?? BEFORE_ALL };
     const limit = jobs ? SOME.jobs : SOME.lines;
+    const boatsThen = await this.boatsAfter(from, reach, limit, jobs);
+    const stockThen = stock ? await this.stockAfter(from, reach, SOME.lines) : { placed: [], more: false };
+    const [first, second] = [reachOf(boatsThen), reachOf(stockThen)];
+    // Where one of them goes on, nothing of the other beyond its end is told yet.
+    const placed = [...boatsThen.placed, ...stockThen.placed]
+      .filter((one) => !isAfter(one, first) && !isAfter(one, second))
+      .sort((a, b) => (isAfter(a, b) ? 1 : -1));
+    const last = placed[placed.length - 1] ?? from;
+    return {
+      whole: known === null,
+      boats: await this.count(),
+      changes: placed.map(({ change }) => change),
+      next: `${feed}.${last.changed}.${last.id}`,
+      more: boatsThen.more || stockThen.more,
+    };
+  }
+
+  private async boatsAfter(from: Place, reach: string, limit: number, jobs: boolean): Promise<Page> {
     const rows = await this.database
       .select({
         ...lineColumns,
@@ -52,30 +87,53 @@ export class ChangeStore {
       .where(
         and(
           eq(boats.yardId, this.yard),
-          sql`(${boats.changed}, ${boats.id}) > (${known?.changed ?? '0'}::xid8, ${known?.id ?? BEFORE_ALL}::uuid)`,
-          sql`${boats.changed} < pg_snapshot_xmin(pg_current_snapshot())`,
+          sql`(${boats.changed}, ${boats.id}) > (${from.changed}::xid8, ${from.id}::uuid)`,
+          sql`${boats.changed} < ${reach}::xid8`,
         ),
       )
       .orderBy(asc(boats.changed), asc(boats.id))
       .limit(limit + 1);
     const fitting = rows.slice(0, limit).filter(({ bytes }, index) => index === 0 || Number(bytes) <= MOST_BYTES);
-    const last = fitting[fitting.length - 1] ?? { changed: known?.changed ?? '0', id: known?.id ?? BEFORE_ALL };
+    const changeOf = (row: (typeof rows)[number]): Change =>
+      row.removed
+        ? { kind: 'removed', id: row.id, version: row.version }
+        : { kind: 'boat', line: lineOfRow(row), ...(row.job === null ? {} : { job: ofToday(row.job) }) };
     return {
-      whole: known === null,
-      boats: await this.count(),
-      changes: fitting.map((row): Change => {
-        if (row.removed) return { kind: 'removed', id: row.id, version: row.version };
-        return { kind: 'boat', line: lineOfRow(row), ...(row.job === null ? {} : { job: ofToday(row.job) }) };
-      }),
-      next: `${feed}.${last.changed}.${last.id}`,
+      placed: fitting.map((row) => ({ changed: row.changed, id: row.id, change: changeOf(row) })),
       more: rows.length > fitting.length,
     };
   }
 
-  private async feed(): Promise<string> {
-    const [yard] = await this.database.select().from(yards).where(eq(yards.id, this.yard));
+  private async stockAfter(from: Place, reach: string, limit: number): Promise<Page> {
+    const rows = await this.database
+      .select({
+        id: stockEntries.id,
+        changed: sql<string>`${stockEntries.changed}::text`,
+        entry: stockEntries.entry,
+      })
+      .from(stockEntries)
+      .where(
+        and(
+          eq(stockEntries.yardId, this.yard),
+          sql`(${stockEntries.changed}, ${stockEntries.id}) > (${from.changed}::xid8, ${from.id}::uuid)`,
+          sql`${stockEntries.changed} < ${reach}::xid8`,
+        ),
+      )
+      .orderBy(asc(stockEntries.changed), asc(stockEntries.id))
+      .limit(limit + 1);
+    const placed = rows
+      .slice(0, limit)
+      .map(({ id, changed, entry }): Placed => ({ id, changed, change: { kind: 'stock', entry } }));
+    return { placed, more: rows.length > limit };
+  }
+
+  private async feed(): Promise<{ readonly feed: string; readonly reach: string }> {
+    const [yard] = await this.database
+      .select({ feed: yards.feed, reach: sql<string>`pg_snapshot_xmin(pg_current_snapshot())::text` })
+      .from(yards)
+      .where(eq(yards.id, this.yard));
     if (!yard) throw new Error('The yard is not there.');
-    return yard.feed;
+    return yard;
   }
 
   private async count(): Promise<number> {
@@ -85,4 +143,22 @@ export class ChangeStore {
       .where(and(eq(boats.yardId, this.yard), eq(boats.removed, false)));
     return row?.count ?? 0;
   }
+}
+
+type Place = Pick<Placed, 'changed' | 'id'>;
+
+/** What one table told: it goes on where `more` is true. */
+interface Page {
+  readonly placed: readonly Placed[];
+  readonly more: boolean;
+}
+
+/** How far a table was read; null for all of it. */
+const reachOf = ({ placed, more }: Page): Place | null => (more ? (placed[placed.length - 1] ?? null) : null);
+
+/** Whether one place lies behind another in the order of changes. */
+function isAfter(one: Place, other: Place | null): boolean {
+  if (!other) return false;
+  const [a, b] = [BigInt(one.changed), BigInt(other.changed)];
+  return a === b ? one.id > other.id : a > b;
 }

@@ -1,5 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
-import type { BoatLine, Kept } from '@harbor-latch/core/wire/index';
+import type { BoatLine, Kept, StockEntry } from '@harbor-latch/core/wire/index';
 import type { LineOfJob } from '@harbor-latch/core/wire/boatLine';
 import { sql } from 'drizzle-orm';
 import {
@@ -101,6 +101,22 @@ export const photos = pgTable('photos', {
   addedBy: text('added_by').notNull().default(''),
 });
 
+/** The yard's stock, entry by entry, as devices made them: nothing in it is ever changed. */
+export const stockEntries = pgTable(
+  'stock_entries',
+  {
+    id: uuid('id').primaryKey(),
+    yardId: yardId(),
+    entry: jsonb('entry').$type<StockEntry>().notNull(),
+    device: uuid('device'),
+    receivedAt: at('received_at').notNull().defaultNow(),
+    changed: xid8('changed')
+      .notNull()
+      .default(sql`pg_current_xact_id()`),
+  },
+  (table) => [index('stock_entries_changed').on(table.yardId, table.changed, table.id)],
+);
+
 /** What the server may do with each table; nothing else is its. */
 export const grants: Readonly<Record<string, string>> = {
   yards: 'select',
@@ -108,4 +124,5 @@ export const grants: Readonly<Record<string, string>> = {
   revisions: 'select, insert, update, delete',
   answers: 'select, insert, delete',
   photos: 'select, insert',
+  stock_entries: 'select, insert',
 };

@@ -58,4 +58,15 @@ export async function changesAfter(point: string, jobs = false): Promise<{ all: 
   }
 }
 
-export const idOf = (change: Changes['changes'][number]) => (change.kind === 'removed' ? change.id : change.line.id);
+export function idOf(change: Changes['changes'][number]): string {
+  switch (change.kind) {
+    case 'removed':
+      return change.id;
+    case 'boat':
+      return change.line.id;
+    case 'stock':
+      return change.entry.id;
+    default:
+      return change satisfies never;
+  }
+}

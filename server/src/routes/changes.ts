@@ -6,7 +6,7 @@ import { Problem } from '../problem';
 export function changeRoutes(store: ChangeStore): Router {
   const router = Router();
   router.get('/', async (request, response) => {
-    const { after, jobs } = request.query;
+    const { after, jobs, stock } = request.query;
     const point = after === undefined || after === '' ? null : typeof after === 'string' ? pointIn(after) : undefined;
     if (point === undefined || (point === null && typeof after === 'string' && after !== ''))
       throw new Problem(400, 'bad-point', '"after" is a point that this address gave out before, or left out.', {
@@ -16,7 +16,11 @@ export function changeRoutes(store: ChangeStore): Router {
       throw new Problem(400, 'bad-jobs', '"jobs" is "all", or left out.', {
         errors: [{ path: '$.jobs', message: 'Not "all".' }],
       });
-    response.json(await store.since(point ?? null, jobs === 'all'));
+    if (stock !== undefined && stock !== 'all')
+      throw new Problem(400, 'bad-stock', '"stock" is "all", or left out.', {
+        errors: [{ path: '$.stock', message: 'Not "all".' }],
+      });
+    response.json(await store.since(point, { jobs: jobs === 'all', stock: stock === 'all' }));
   });
   return router;
 }

@@ -8,6 +8,8 @@ import {
   problemSchema,
   sittingsSchema,
   staleSchema,
+  stockEntriesSchema,
+  stockTakenSchema,
   storedBoatSchema,
   writtenSchema,
 } from '@harbor-latch/core/wire/index';
@@ -185,8 +187,20 @@ function describe() {
           parameters: [
             query('after', 'The point that was reached, as `next`; left out: from the beginning.'),
             query('jobs', '`all`: boats come whole.', { type: 'string', enum: ['all'] }),
+            query('stock', '`all`: entries of the stock come too.', { type: 'string', enum: ['all'] }),
           ],
           responses: { 200: { description: 'The changes', content: json(changesSchema) }, 400: problem('Not a point') },
+        },
+      },
+      '/api/stock': {
+        post: {
+          summary: 'Add entries to the yard’s stock; the same again changes nothing. They come back with the changes',
+          parameters: [header('X-Device', 'The device.', uuid)],
+          requestBody: { required: true, content: json(stockEntriesSchema) },
+          responses: {
+            200: { description: 'Kept; how many are new', content: json(stockTakenSchema) },
+            400: problem('No entries, each with its path'),
+          },
         },
       },
       '/api/events': {

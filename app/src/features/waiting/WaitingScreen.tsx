@@ -17,6 +17,7 @@ const doing: Readonly<Record<WaitingThing['what'], string>> = {
   remove: 'To be removed',
   aside: 'Your copy, to be kept among the versions',
   photo: 'A photograph to be sent',
+  stock: 'A change of the stock to be sent',
 };
 
 /** What a thing waits for. */
@@ -50,7 +51,7 @@ export function WaitingScreen() {
                 key={thing.id}
                 role="link"
                 label={`${thing.name}: ${doing[thing.what]}. ${waitsFor(thing)}`}
-                onPress={() => router.navigate(`/boat/${thing.boatId}`)}
+                onPress={() => router.navigate(thing.what === 'stock' ? '/stock' : `/boat/${thing.boatId}`)}
                 style={{
                   flexDirection: 'row',
                   alignItems: 'center',
