@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readJobText, type Job } from '@harbor-latch/core';
+import { demoStock } from './demoStock';
 import { examplesFolder } from './places';
 
 /** Puts the boats of Quillan Reach into an empty yard, through the API. @returns how many were added. */
@@ -24,6 +25,12 @@ export async function loadDemo(address: string, at = new Date()): Promise<number
     });
     if (!answer.ok) throw new Error(`${file} was not accepted: ${await answer.text()}`);
   }
+  const answer = await fetch(`${address}/api/stock`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ entries: demoStock(at) }),
+  });
+  if (!answer.ok) throw new Error(`The stock was not accepted: ${await answer.text()}`);
   return files.length;
 }
 

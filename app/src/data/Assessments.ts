@@ -6,7 +6,8 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
-import type { AskedBuilding, AskedJob, Fixes, SentAssessment } from '../workers/assessWork';
+import type { YardOrder } from '@harbor-latch/core/build/openJobs';
+import type { AskedBuilding, AskedJob, AskedOrder, Fixes, SentAssessment } from '../workers/assessWork';
 import { Answers } from './Answers';
 
 /** Who assesses jobs, mostly in a worker. */
@@ -17,6 +18,7 @@ export interface AssessAsker {
   alternatives(job: Job, circuitId: string, units: UnitSystem): Promise<readonly Alternative[]>;
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null>;
   building(asked: AskedBuilding): Promise<Building | null>;
+  yardOrder(asked: AskedOrder): Promise<YardOrder>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -74,6 +76,11 @@ export class Assessments {
   /** What building a circuit takes. */
   building(asked: AskedBuilding): Promise<Building | null> {
     return this.later(`building ${asked.job.boat.id} ${asked.circuitId}`, () => this.asker.building(asked));
+  }
+
+  /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */
+  yardOrder(what: string, asked: AskedOrder): Promise<YardOrder> {
+    return this.later(`order ${what}`, () => this.asker.yardOrder(asked));
   }
 
   private later<T>(what: string, ask: () => Promise<T>): Promise<T> {

@@ -1,4 +1,6 @@
 import type { Assessment } from '@harbor-latch/core/assess/assessed';
+import type { OpenJobs, YardOrder } from '@harbor-latch/core/build/openJobs';
+import type { StockState } from '@harbor-latch/core/build/stockLedger';
 import type { Building } from '@harbor-latch/core/build/building';
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
@@ -23,6 +25,7 @@ export function makeAssessments(): Assessments {
     alternatives: (...asked) => asker().alternatives(...asked),
     verdicts: (...asked) => asker().verdicts(...asked),
     building: (...asked) => asker().building(...asked),
+    yardOrder: (...asked) => asker().yardOrder(...asked),
   });
 }
 
@@ -176,4 +179,22 @@ export function useBuilding(job: Job, circuitId: string, temperatureC: number): 
     };
   }, [assessments, job, circuitId, units, temperatureC]);
   return found?.circuitId === circuitId ? found.building : null;
+}
+
+/** What the boats given take beyond the stock; the last that was worked out until the new is there, null before any. */
+export function useYardOrder(what: string, jobs: readonly Job[], stock: StockState, which: OpenJobs): YardOrder | null {
+  const assessments = useAssessments();
+  const units = useUnits();
+  const [found, setFound] = useState<YardOrder | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void assessments.yardOrder(what, { jobs, units, stock, which }).then(
+      (order) => (gone ? undefined : setFound(order)),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, what, jobs, units, stock, which]);
+  return found;
 }

@@ -11,6 +11,7 @@ const Circuit = lazily(() => import('./boatPages').then(({ CircuitScreen: screen
 const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: screen }) => screen));
 const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
 const Waiting = lazily(() => import('./waiting/WaitingScreen').then(({ WaitingScreen: screen }) => screen));
+const Stock = lazily(() => import('./stock/StockScreen').then(({ StockScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 
 /**
@@ -42,10 +43,11 @@ export const CircuitScreen = resting(Circuit);
 export const VersionsScreen = resting(Versions);
 export const ReferenceScreen = resting(Reference);
 export const WaitingScreen = resting(Waiting);
+export const StockScreen = resting(Stock);
 export const SettingsScreen = resting(Settings);
 
 /** The order in which a user is likely to come to them. */
-const likely = [Yard, Boat, Circuit, Reference, Settings, Versions, Waiting];
+const likely = [Yard, Boat, Circuit, Stock, Reference, Settings, Versions, Waiting];
 
 /** Brings every page onto the device, one after the other: in the bilge there may be no connection later. */
 export async function fetchScreensAhead(): Promise<void> {

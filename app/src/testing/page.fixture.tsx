@@ -102,6 +102,7 @@ function assessmentsAtOnce(): Assessments {
     alternatives: async (...asked) => copied(work.alternatives(...asked)),
     verdicts: async (...asked) => copied(work.verdicts(...asked)),
     building: async (...asked) => copied(work.building(...asked)),
+    yardOrder: async (...asked) => copied(work.yardOrder(...asked)),
   });
 }
 

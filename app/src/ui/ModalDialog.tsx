@@ -1,16 +1,22 @@
 import { createFocusTrap } from 'focus-trap';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Button, Dialog, Portal } from 'react-native-paper';
 
 const styles = StyleSheet.create({
   dialog: { maxWidth: 480, width: '92%', alignSelf: 'center' },
-  content: { gap: 12 },
+  // Room for the marks of what is in focus, and for what stands over a field's edge.
+  content: { gap: 12, padding: 4 },
+  shrinks: { flexShrink: 1, paddingHorizontal: 20 },
   button: { minHeight: 48 },
   main: { minHeight: 48, paddingHorizontal: 12 },
   within: { flexShrink: 1, outlineWidth: 0 },
 });
+
+/** Title, buttons and what is left of the page round a dialog, px; what it asks for scrolls between them. */
+const AROUND = 230;
+const LEAST_HEIGHT = 120;
 
 /** What lies over the page until it is answered: the keyboard stays in it, Escape closes it, and then goes back where it was. */
 export function ModalDialog({
@@ -28,6 +34,7 @@ export function ModalDialog({
   readonly children: ReactNode;
 }) {
   useHotkeys('escape', onClose, { enableOnFormTags: true });
+  const maxHeight = Math.max(LEAST_HEIGHT, useWindowDimensions().height - AROUND);
   return (
     <Portal>
       <Dialog visible onDismiss={onClose} style={styles.dialog}>
@@ -37,7 +44,11 @@ export function ModalDialog({
             children
           ) : (
             <>
-              <Dialog.Content style={styles.content}>{children}</Dialog.Content>
+              <Dialog.Content style={styles.shrinks}>
+                <ScrollView style={{ maxHeight }} contentContainerStyle={styles.content}>
+                  {children}
+                </ScrollView>
+              </Dialog.Content>
               <Dialog.Actions>
                 <Button onPress={onClose} contentStyle={styles.button}>
                   Cancel

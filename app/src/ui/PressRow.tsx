@@ -22,12 +22,17 @@ export function PressRow({
   readonly expanded?: boolean;
   /** Of a radio or tab: whether the tab key stops here; arrow keys reach the others of its group. */
   readonly tabStop?: boolean;
-  readonly role?: 'button' | 'link' | 'radio' | 'tab';
+  readonly role?: 'button' | 'link' | 'radio' | 'tab' | 'checkbox';
   readonly style?: StyleProp<ViewStyle>;
   readonly children: ReactNode;
 }) {
   const styles = usePressed();
-  const state = role === 'radio' ? { 'aria-checked': selected } : role === 'tab' ? { 'aria-selected': selected } : {};
+  const state =
+    role === 'radio' || role === 'checkbox'
+      ? { 'aria-checked': selected }
+      : role === 'tab'
+        ? { 'aria-selected': selected }
+        : {};
   return (
     <Pressable
       role={role}

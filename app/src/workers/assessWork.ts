@@ -1,5 +1,7 @@
 import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/assess/index';
 import { buildingOf, type Building } from '@harbor-latch/core/build/building';
+import { yardOrder, type OpenJobs, type YardOrder } from '@harbor-latch/core/build/openJobs';
+import type { StockState } from '@harbor-latch/core/build/stockLedger';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
@@ -30,6 +32,14 @@ export interface AskedBuilding {
   readonly temperatureC: number;
   /** When it is asked, by the page's clock, ms since 1970. */
   readonly nowMs: number;
+}
+
+/** Boats that are built, and what there is to build them of. */
+export interface AskedOrder {
+  readonly jobs: readonly Job[];
+  readonly units: UnitSystem;
+  readonly stock: StockState;
+  readonly which: OpenJobs;
 }
 
 /** What is answered of a job. */
@@ -114,6 +124,18 @@ export class AssessWork {
   building({ job, circuitId, units, temperatureC, nowMs }: AskedBuilding): Building | null {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
     return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC, nowMs);
+  }
+
+  /** What open jobs take beyond the stock. Boats that cannot be assessed are left out. */
+  yardOrder({ jobs, units, stock, which }: AskedOrder): YardOrder {
+    const boats = jobs.flatMap((job) => {
+      try {
+        return [{ job, circuits: this.ofYards[units].assess(job).circuits }];
+      } catch {
+        return [];
+      }
+    });
+    return yardOrder(boats, stock, which);
   }
 
   private stampOf(circuit: AssessedCircuit): number {

@@ -11,6 +11,7 @@ import {
 } from '../schemes';
 import { cableOf, spareCores, type SpareCore } from './cables';
 import { judgeColour } from './colours';
+import { ANY_COLOUR, SHEATHED } from './cutting';
 import { cutLength, routeOf, type Slack } from './cutLengths';
 import { jointsOf, type JointWork } from './joints';
 import { conductorLabels, endLabels, labelCode, sourceLabel, type Label } from './labels';
@@ -73,8 +74,6 @@ export interface BuildList {
   /** How it was built otherwise than planned, in words. */
   readonly differences: readonly string[];
 }
-
-const SHEATHED = 'sheathed';
 
 /** What building a circuit takes, from its plan as sized. */
 export function buildList(job: Job, assessed: AssessedPump | AssessedAlarm): BuildList {
@@ -203,7 +202,7 @@ export function pieces(conductors: readonly BuildConductor[], spares: BuildList[
   });
   const loose = spares.flatMap(({ leg, size, cutM }) => {
     const cabled = conductors.some((one) => one.leg === leg && one.cable !== null);
-    return cabled ? [] : [{ id: `spare-${leg}`, size, colour: 'any, marked spare', cutM, insulationC: 0 }];
+    return cabled ? [] : [{ id: `spare-${leg}`, size, colour: `${ANY_COLOUR}, marked spare`, cutM, insulationC: 0 }];
   });
   return [...singles, ...cables, ...loose];
 }

@@ -41,6 +41,15 @@ export interface Cutting {
 /** Lengths are counted in centimetres, so that sums are exact. */
 const cm = (metres: number) => Math.round(metres * 100);
 
+/** What the colour of a spare core begins with: it takes whatever is left once the others have chosen. */
+export const ANY_COLOUR = 'any';
+
+const fits = (drum: string, wanted: string) =>
+  drum === wanted || (wanted.startsWith(ANY_COLOUR) && !drum.endsWith(SHEATHED));
+
+/** What the colour of a sheathed cable ends with. */
+export const SHEATHED = 'sheathed';
+
 /** So many offcuts are told apart by their age. */
 const MOST_WEIGHED = 30;
 
@@ -83,7 +92,7 @@ export function cutFromStock(pieces: readonly CutPiece[], stock: readonly Drum[]
     const [first] = group;
     if (!first) continue;
     const { size, colour, insulationC } = first;
-    const own = left.filter((drum) => drum.size === size && drum.colour === colour && drum.insulationC >= insulationC);
+    const own = left.filter((drum) => drum.size === size && fits(drum.colour, colour) && drum.insulationC >= insulationC);
     const found = cutOneKind(group, own);
     exact &&= found.exact;
     done.push(...found.cuts);

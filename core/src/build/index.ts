@@ -3,6 +3,7 @@ export * from './buildReport';
 export * from './buildList';
 export * from './colours';
 export * from './cutting';
+export * from './estimate';
 export * from './joints';
 export * from './labels';
 export * from './openJobs';

@@ -3,7 +3,7 @@ import type { Job } from '../job';
 import { buildList, pieces, type BuildList } from './buildList';
 import { cutFromStock, type Cutting, type CutPiece } from './cutting';
 import { orderOf, type OrderLine } from './order';
-import { cutByPiece, pieceKey, type StockState } from './stockLedger';
+import { cutByPiece, itemKey, pieceKey, type StockState } from './stockLedger';
 
 /** A boat as it was assessed. */
 export interface AssessedBoat {
@@ -107,7 +107,7 @@ function missingParts(
     }
   }
   return [...sums.values()].flatMap(({ item, unit, needed, boats }) => {
-    const held = there.find((one) => one.item === item)?.quantity ?? 0;
+    const held = there.find((one) => itemKey(one.item) === itemKey(item))?.quantity ?? 0;
     const missing = Number((needed - held).toFixed(3));
     return missing > 0 ? [{ item, unit, needed, there: held, missing, boats: [...boats] }] : [];
   });

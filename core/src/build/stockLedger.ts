@@ -42,7 +42,7 @@ export interface StockState {
   readonly drums: readonly DrumLeft[];
   readonly cuts: readonly StockCut[];
   readonly parts: readonly PartLeft[];
-  /** What one of an item, or a metre, costs. */
+  /** What one of an item, or a metre, costs, by `itemKey`. */
   readonly prices: Readonly<Record<string, number>>;
   readonly perHour: number | null;
   readonly problems: readonly StockProblem[];
@@ -85,13 +85,13 @@ export function stockOf(entries: readonly StockEntry[]): StockState {
       }
       case 'part': {
         const { item, quantity, unit } = change;
-        if (quantity > 0) parts.set(item, { item, quantity, unit });
-        else parts.delete(item);
+        if (quantity > 0) parts.set(itemKey(item), { item, quantity, unit });
+        else parts.delete(itemKey(item));
         break;
       }
       case 'price':
-        if (change.each === null) prices.delete(change.item);
-        else prices.set(change.item, change.each);
+        if (change.each === null) prices.delete(itemKey(change.item));
+        else prices.set(itemKey(change.item), change.each);
         break;
       case 'labour':
         ({ perHour } = change);
@@ -163,6 +163,11 @@ function cutTwice(cuts: readonly StockCut[]): StockProblem[] {
       },
     ];
   });
+}
+
+/** An item of a list by what it is called, however its spaces are written. */
+export function itemKey(item: string): string {
+  return item.replace(/\s+/g, ' ').trim();
 }
 
 /** Names a piece of a circuit's cut list throughout the yard. */

@@ -45,7 +45,10 @@ export const stockChangeSchema = z.discriminatedUnion('kind', [
     .strictObject({
       kind: z.literal('cut'),
       drum: id,
-      metres: metres.refine((value) => value > 0, { error: 'A cut is longer than nothing.' }),
+      metres: z
+        .number({ error: 'Metres must be a number.' })
+        .gt(0, { error: 'A cut is longer than nothing.' })
+        .max(1000, { error: 'A cut over 1000 m is not of this trade.' }),
       for: cutFor.nullable().describe('Null for a cut that is for no circuit.'),
     })
     .describe('A length cut from a drum.'),

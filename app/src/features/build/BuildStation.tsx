@@ -88,7 +88,7 @@ export function BuildStation({
         <JointsPanel circuit={circuit} list={building.list} onCircuit={onCircuit} onSelect={onSelect} />
       ) : null}
       {building && tool === 'parts' ? (
-        <PartsPanel draft={draft} index={index} circuit={circuit} list={building.list} />
+        <PartsPanel draft={draft} index={index} circuit={circuit} list={building.list} onCircuit={onCircuit} />
       ) : null}
       {building && tool === 'steps' ? (
         <StepsPanel

@@ -1,10 +1,14 @@
 import { cutTable } from '@harbor-latch/core/documents/buildTables';
 import type { BuildConductor, BuildList } from '@harbor-latch/core/build/buildList';
 import { colourInWords } from '@harbor-latch/core/schemes/colourInWords';
-import { insulationColours, type Circuit, type InsulationColour } from '@harbor-latch/core/job/index';
+import { insulationColours, type Circuit, type InsulationColour, type Job } from '@harbor-latch/core/job/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import type { YardOrder } from '@harbor-latch/core/build/openJobs';
+import { cutByPiece, pieceKey } from '@harbor-latch/core/build/stockLedger';
+import { useYardOrder } from '../../data/assessment';
+import { useStock } from '../../data/stock';
 import type { Draft } from '../../data/draft';
 import { exportTable } from '../../data/exportTable';
 import { useUnits } from '../../data/settings';
@@ -19,6 +23,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { withColour } from './changes';
 import { PullFields } from './PullFields';
+import { StockCut } from './StockCut';
 import { Swatch } from '../../drawing/Swatch';
 
 interface CableProps {
@@ -33,6 +38,12 @@ interface CableProps {
 /** Every conductor with the length to cut it to, its colour, its ends and its labels; what to order of it. */
 export function CablePanel({ draft, index, circuit, list, onCircuit, onSelect }: CableProps) {
   const units = useUnits();
+  const { state: stock } = useStock();
+  const jobs = useMemo(() => [draft.job], [draft.job]);
+  const order = useYardOrder(`boat ${draft.id}`, jobs, stock, 'all');
+  const cut = cutByPiece(stock);
+  const isCut = ({ id, cable }: BuildConductor) => cut.has(pieceKey(draft.id, circuit.id, cable ?? id));
+  const wanted = list.conductors.filter(({ cutM }) => cutM !== null);
   const [open, setOpen] = useState<string | null>(null);
   const toggle = (id: string) => {
     onSelect(open === id ? null : id);
@@ -46,15 +57,18 @@ export function CablePanel({ draft, index, circuit, list, onCircuit, onSelect }:
             Cut list
           </Words>
           <Words kind="small" muted>
-            Lengths to cut, slack and all. Open a line for what they are made of.
+            {`Lengths to cut, slack and all. Open a line for what they are made of and which drum to cut from. ${wanted.filter(isCut).length} of ${wanted.length} cut.`}
           </Words>
         </View>
         {list.conductors.map((one) => (
           <Conductor
             key={one.id}
             index={index}
+            job={draft.job}
             circuit={circuit}
             conductor={one}
+            cut={isCut(one)}
+            order={order}
             open={one.id === open}
             onToggle={() => toggle(one.id)}
             onCircuit={onCircuit}
@@ -104,15 +118,22 @@ export function CablePanel({ draft, index, circuit, list, onCircuit, onSelect }:
 
 function Conductor({
   index,
+  job,
   circuit,
   conductor,
+  cut,
+  order,
   open,
   onToggle,
   onCircuit,
 }: {
   readonly index: number;
+  readonly job: Job;
   readonly circuit: Circuit;
   readonly conductor: BuildConductor;
+  /** Whether it is cut. */
+  readonly cut: boolean;
+  readonly order: YardOrder | null;
   readonly open: boolean;
   readonly onToggle: () => void;
   readonly onCircuit: CableProps['onCircuit'];
@@ -125,7 +146,7 @@ function Conductor({
     <View style={{ borderTopWidth: 1, borderColor: palette.line }}>
       <PressRow
         expanded={open}
-        label={`${name}: ${size}, ${colourInWords(colour)}, ${length}`}
+        label={`${name}: ${size}, ${colourInWords(colour)}, ${length}${cut ? ', cut' : ''}`}
         onPress={onToggle}
         style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}
       >
@@ -137,11 +158,13 @@ function Conductor({
           </Words>
           <Words kind="small" muted>{`${from.words} → ${to.words}`}</Words>
         </View>
+        {cut ? <Icon name="content-cut" size={20} color={palette.accent} /> : null}
         <Words kind={cutM === null ? 'small' : 'figure'}>{length}</Words>
         <Icon name={open ? 'chevron-up' : 'chevron-down'} size={24} color={palette.muted} />
       </PressRow>
       {open ? (
         <View style={{ padding: 14, paddingTop: 0, gap: 14 }}>
+          <StockCut job={job} circuit={circuit} conductor={conductor} order={order} />
           <MadeOf conductor={conductor} />
           <Words kind="small">{`Labels: ${labels[0]} and ${labels[1]}`}</Words>
           {cutM === null ? null : (

@@ -50,6 +50,14 @@ export function withDisconnect(circuit: Circuit, at: 'pump' | 'float', fitted: b
   });
 }
 
+/** A part of the list that is on board already, or not. */
+export function withAboard(circuit: Circuit, part: string, is: boolean): Circuit {
+  return withBuild(circuit, ({ aboard, ...build }) => {
+    const next = withEntry<true>(aboard, part, is ? true : null);
+    return next ? { ...build, aboard: next } : build;
+  });
+}
+
 /** A step ticked, left out with a reason, or open again. */
 export function withMark({ steps, ...circuit }: Circuit, step: string, mark: StepMarks[string] | null): Circuit {
   const next = withEntry(steps, step, mark);

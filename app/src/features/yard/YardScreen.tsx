@@ -72,6 +72,11 @@ export function YardScreen() {
       actions={
         <>
           <ToolButton
+            icon="package-variant"
+            label="Stock and what to order"
+            onPress={() => router.navigate('/stock')}
+          />
+          <ToolButton
             icon="book-open-variant"
             label="Tables, rules and cautions"
             onPress={() => router.navigate('/reference')}

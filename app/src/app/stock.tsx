@@ -1,0 +1,1 @@
+export { StockScreen as default } from '../features/screens';
