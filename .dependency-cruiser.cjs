@@ -15,6 +15,7 @@ const coreFloors = [
   'assess',
   'runs',
   'build',
+  'trace',
   'drawing',
   'documents',
 ];

@@ -1,6 +1,6 @@
 import { built } from './build.fixture';
 import { estimateOf } from './estimate';
-import { stockOf } from './stockLedger';
+import { itemKey, stockOf } from './stockLedger';
 
 const none = stockOf([]);
 const list = built('three-way-float');
@@ -14,7 +14,7 @@ describe('an estimate', () => {
 
   it('adds what has a price, by its number, and the work by the hour', () => {
     const spares = list.parts.find(({ item }) => item.startsWith('Blade fuse'));
-    const prices = { 'Bilge pump': 80, [spares?.item ?? '']: 2 };
+    const prices = { 'Bilge pump': 80, [itemKey(spares?.item ?? '')]: 2 };
     expect(spares?.quantity).toBe(3);
     // 80 + 3 × 2, and every minute of the steps at 60 an hour.
     expect(estimateOf(list, { ...none, prices, perHour: 60 })).toEqual({

@@ -59,8 +59,8 @@ const outlineSchema = z.strictObject({
     .optional(),
   readings: z
     .record(
-      z.string().regex(/^p[1-9]-p[1-9]-(manual|off|auto)$/, {
-        error: 'A reading is named by two spots and a lever position, like p1-p2-manual.',
+      z.string().regex(/^p[1-9](\+p[1-9])*-p[1-9](\+p[1-9])*-(manual|off|auto)$/, {
+        error: 'A reading is named by spots on both sides and a lever position, like p1-p2-manual or p1+p3-p2-auto.',
       }),
       z.enum(continuities, { error: 'A reading is beeps, some or none.' }),
     )
