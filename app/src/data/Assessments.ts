@@ -6,8 +6,9 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
+import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
-import type { AskedBuilding, AskedJob, AskedOrder, Fixes, SentAssessment } from '../workers/assessWork';
+import type { AskedBuilding, AskedJob, AskedOrder, AskedPosts, Fixes, SentAssessment } from '../workers/assessWork';
 import { Answers } from './Answers';
 
 /** Who assesses jobs, mostly in a worker. */
@@ -19,6 +20,7 @@ export interface AssessAsker {
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null>;
   building(asked: AskedBuilding): Promise<Building | null>;
   yardOrder(asked: AskedOrder): Promise<YardOrder>;
+  posts(asked: AskedPosts): Promise<PostsFound>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -76,6 +78,11 @@ export class Assessments {
   /** What building a circuit takes. */
   building(asked: AskedBuilding): Promise<Building | null> {
     return this.later(`building ${asked.job.boat.id} ${asked.circuitId}`, () => this.asker.building(asked));
+  }
+
+  /** Which post of a panel is which. */
+  posts(asked: AskedPosts): Promise<PostsFound> {
+    return this.later('posts', () => this.asker.posts(asked));
   }
 
   /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */

@@ -9,7 +9,8 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import { wrap } from 'comlink';
 import { createContext, useCallback, useContext, useEffect, useState, useSyncExternalStore } from 'react';
-import type { AssessWork, Fixes } from '../workers/assessWork';
+import type { PanelPosts, PostReading, PostsFound } from '@harbor-latch/core/trace/posts';
+import type { AskedPosts, AssessWork, Fixes } from '../workers/assessWork';
 import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
@@ -26,6 +27,7 @@ export function makeAssessments(): Assessments {
     verdicts: (...asked) => asker().verdicts(...asked),
     building: (...asked) => asker().building(...asked),
     yardOrder: (...asked) => asker().yardOrder(...asked),
+    posts: (...asked) => asker().posts(...asked),
   });
 }
 
@@ -197,4 +199,27 @@ export function useYardOrder(what: string, jobs: readonly Job[], stock: StockSta
     };
   }, [assessments, what, jobs, units, stock, which]);
   return found;
+}
+
+/** Which post of a panel is which, as far as the readings tell; null until that is known, and while there is no panel. */
+export function usePosts(
+  panel: PanelPosts | null,
+  clips: boolean,
+  readings: readonly PostReading[],
+): PostsFound | null {
+  const assessments = useAssessments();
+  const key = panel && JSON.stringify({ panel, clips, readings });
+  const [found, setFound] = useState<{ readonly key: string; readonly posts: PostsFound } | null>(null);
+  useEffect(() => {
+    if (key === null) return undefined;
+    let gone = false;
+    void assessments.posts(JSON.parse(key) as AskedPosts).then(
+      (posts) => (gone ? undefined : setFound({ key, posts })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, key]);
+  return found?.key === key ? found.posts : null;
 }

@@ -26,15 +26,24 @@ export interface Photographs {
 
 const none: readonly Photograph[] = [];
 
-/** @param circuitId the circuit they hang on; undefined: the boat herself */
-export function usePhotographs({ id, job }: Pick<Draft, 'id' | 'job'>, circuitId: string | undefined): Photographs {
+/**
+ * @param circuitId the circuit they hang on; undefined: the boat herself
+ * @param step the step of building that they show; undefined: all of the circuit's
+ */
+export function usePhotographs(
+  { id, job }: Pick<Draft, 'id' | 'job'>,
+  circuitId: string | undefined,
+  step?: string,
+): Photographs {
   const drafts = useDrafts();
   const { pictures } = useYardOnDevice();
   const { settings } = useSettings();
   const say = useSay();
   const [making, setMaking] = useState(0);
   const [problems, setProblems] = useState<readonly string[]>([]);
-  const list = (job.photographs ?? none).filter((one) => one.circuitId === circuitId);
+  const list = (job.photographs ?? none).filter(
+    (one) => one.circuitId === circuitId && (step === undefined || one.step === step),
+  );
   const change = (of: (before: readonly Photograph[]) => readonly Photograph[]) => {
     // What stands now, not what stood when the files were chosen.
     const now = drafts.all().get(id)?.job;
@@ -56,6 +65,7 @@ export function usePhotographs({ id, job }: Pick<Draft, 'id' | 'job'>, circuitId
       photo: large.id,
       small: small.id,
       ...(circuitId === undefined ? {} : { circuitId }),
+      ...(step === undefined ? {} : { step }),
       addedAt: new Date().toISOString(),
       ...(settings.person === '' ? {} : { addedBy: settings.person }),
     };

@@ -103,6 +103,7 @@ function assessmentsAtOnce(): Assessments {
     verdicts: async (...asked) => copied(work.verdicts(...asked)),
     building: async (...asked) => copied(work.building(...asked)),
     yardOrder: async (...asked) => copied(work.yardOrder(...asked)),
+    posts: async (...asked) => copied(work.posts(...asked)),
   });
 }
 

@@ -2,6 +2,7 @@ import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/as
 import { buildingOf, type Building } from '@harbor-latch/core/build/building';
 import { yardOrder, type OpenJobs, type YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { StockState } from '@harbor-latch/core/build/stockLedger';
+import { PostIdentifier, type PanelPosts, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
@@ -40,6 +41,13 @@ export interface AskedOrder {
   readonly units: UnitSystem;
   readonly stock: StockState;
   readonly which: OpenJobs;
+}
+
+/** A panel whose posts are asked for, with what was read between them. */
+export interface AskedPosts {
+  readonly panel: PanelPosts;
+  readonly clips: boolean;
+  readonly readings: readonly PostReading[];
 }
 
 /** What is answered of a job. */
@@ -136,6 +144,18 @@ export class AssessWork {
       }
     });
     return yardOrder(boats, stock, which);
+  }
+
+  private readonly identifiers = new Map<string, PostIdentifier>();
+
+  /** Which post is which, as far as the readings tell. */
+  posts({ panel, clips, readings }: AskedPosts): PostsFound {
+    const key = JSON.stringify([panel, clips]);
+    const identifier = this.identifiers.get(key) ?? new PostIdentifier(panel, clips);
+    // One dialogue is had at a time.
+    this.identifiers.clear();
+    this.identifiers.set(key, identifier);
+    return identifier.after(readings);
   }
 
   private stampOf(circuit: AssessedCircuit): number {

@@ -92,7 +92,9 @@ export function cutFromStock(pieces: readonly CutPiece[], stock: readonly Drum[]
     const [first] = group;
     if (!first) continue;
     const { size, colour, insulationC } = first;
-    const own = left.filter((drum) => drum.size === size && fits(drum.colour, colour) && drum.insulationC >= insulationC);
+    const own = left.filter(
+      (drum) => drum.size === size && fits(drum.colour, colour) && drum.insulationC >= insulationC,
+    );
     const found = cutOneKind(group, own);
     exact &&= found.exact;
     done.push(...found.cuts);

@@ -62,7 +62,10 @@ const outlineSchema = z.strictObject({
       z.string().regex(/^p[1-9](\+p[1-9])*-p[1-9](\+p[1-9])*-(manual|off|auto)$/, {
         error: 'A reading is named by spots on both sides and a lever position, like p1-p2-manual or p1+p3-p2-auto.',
       }),
-      z.enum(continuities, { error: 'A reading is beeps, some or none.' }),
+      z.strictObject({
+        reads: z.enum(continuities, { error: 'A reading is beeps, some or none.' }),
+        at: z.iso.datetime({ error: 'A time is written like 2026-05-01T09:30:00Z.' }).describe('When it was read.'),
+      }),
     )
     .optional()
     .describe('What an ohmmeter said between two spots, the fuse out and the light’s negative off.'),

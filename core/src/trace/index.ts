@@ -1,2 +1,3 @@
 export * from './posts';
 export * from './questions';
+export * from './panelOutline';

@@ -1,20 +1,17 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Circuit } from '@harbor-latch/core/job/index';
-import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useBuilding } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
-import { BoatForm } from '../../fields/BoatForm';
-import { PostFields } from '../../fields/PostFields';
 import { PhotographsCard } from '../../photographs/PhotographsCard';
 import { Card } from '../../ui/Card';
 import { ToolTabs } from '../../ui/ToolTabs';
-import { Words } from '../../ui/Words';
 import { CablePanel } from './CablePanel';
 import { JointsPanel } from './JointsPanel';
 import { PapersPanel } from './PapersPanel';
 import { PartsPanel } from './PartsPanel';
+import { PostsPanel } from './PostsPanel';
 import { Problems } from './Problems';
 import { StepsPanel } from './StepsPanel';
 
@@ -62,18 +59,7 @@ export function BuildStation({
         </View>
       </Card>
       {building ? <Problems problems={building.list.problems} differences={building.list.differences} /> : null}
-      {tool === 'posts' ? (
-        <BoatForm draft={draft}>
-          <Card>
-            <View style={{ padding: 14, gap: 14 }}>
-              <Words kind="heading" level={2}>
-                Posts of the real panel
-              </Words>
-              <PostFields index={index} circuit={circuit} battery={batteryOf(draft.job, circuit)} />
-            </View>
-          </Card>
-        </BoatForm>
-      ) : null}
+      {tool === 'posts' ? <PostsPanel draft={draft} index={index} circuit={circuit} onCircuit={onCircuit} /> : null}
       {building && tool === 'cable' ? (
         <CablePanel
           draft={draft}
@@ -92,7 +78,7 @@ export function BuildStation({
       ) : null}
       {building && tool === 'steps' ? (
         <StepsPanel
-          boat={draft.job.boat.name}
+          draft={draft}
           circuit={circuit}
           building={building}
           temperatureC={temperatureC}

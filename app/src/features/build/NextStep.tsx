@@ -7,11 +7,15 @@ import { Card } from '../../ui/Card';
 import { Icon } from '../../ui/Icon';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import type { Draft } from '../../data/draft';
 import { Cautions } from './Cautions';
+import { StepPhotographs } from './StepPhotographs';
 import { placeWords, shortText } from './stepWords';
 
 /** The step that can be done now, large, with its caution where the hand is. */
 export function NextStep({
+  draft,
+  circuitId,
   one: { step },
   of,
   left,
@@ -19,6 +23,8 @@ export function NextStep({
   onLeave,
   onShow,
 }: {
+  readonly draft: Draft;
+  readonly circuitId: string;
   readonly one: StepNow;
   readonly of: number;
   readonly left: number;
@@ -40,7 +46,7 @@ export function NextStep({
         {step.waitFor ? (
           <Words kind="small">{`Then a clock: ${step.waitFor.toLowerCase()}, ${step.waitHours} h at 20 °C.`}</Words>
         ) : null}
-        {step.picture ? <Words kind="small">{`Worth a photograph: ${step.picture}`}</Words> : null}
+        <StepPhotographs draft={draft} circuitId={circuitId} step={step} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <BigButton icon="check" onPress={() => onDone(step)}>
             Done

@@ -7,7 +7,9 @@ import { Icon, type IconName } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import type { Draft } from '../../data/draft';
 import { Cautions } from './Cautions';
+import { StepPhotographs } from './StepPhotographs';
 import { placeWords, shortText } from './stepWords';
 
 const marks: Readonly<Record<StepNow['standing']['kind'], { readonly icon: IconName; readonly word: string }>> = {
@@ -37,6 +39,8 @@ function standingWords({ standing, step }: StepNow, all: readonly BuildStep[]): 
 
 /** A step in the list: how it stands; opened, all of it and what can be done with it. */
 export function StepRow({
+  draft,
+  circuitId,
   one,
   number,
   all,
@@ -46,6 +50,8 @@ export function StepRow({
   onLeave,
   onOpenAgain,
 }: {
+  readonly draft: Draft;
+  readonly circuitId: string;
   readonly one: StepNow;
   readonly number: number;
   readonly all: readonly BuildStep[];
@@ -81,6 +87,7 @@ export function StepRow({
         <View style={{ paddingHorizontal: 14, paddingBottom: 14, gap: 10 }}>
           <Words>{step.text}</Words>
           <Cautions step={step} />
+          <StepPhotographs draft={draft} circuitId={circuitId} step={step} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             {ticked ? (
               <BigButton mode="outlined" icon="undo" onPress={() => onOpenAgain(step)}>

@@ -7,6 +7,7 @@ import { format, formatDistanceStrict } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { exportCalendar } from '../../data/exportCalendar';
+import type { Draft } from '../../data/draft';
 import { useSettings } from '../../data/settings';
 import { FoldedCard } from '../../fields/FoldedCard';
 import { BigButton } from '../../ui/BigButton';
@@ -36,7 +37,7 @@ const duration = (minutes: number) => {
 };
 
 interface StepsProps {
-  readonly boat: string;
+  readonly draft: Draft;
   readonly circuit: Circuit;
   readonly building: Building;
   readonly temperatureC: number;
@@ -47,7 +48,7 @@ interface StepsProps {
 }
 
 /** The steps, one at a time: what can be done now, what cures, and all of them in an order that works. */
-export function StepsPanel({ boat, circuit, building, temperatureC, onCircuit, onSelect, onShow }: StepsProps) {
+export function StepsPanel({ draft, circuit, building, temperatureC, onCircuit, onSelect, onShow }: StepsProps) {
   const palette = usePalette();
   const nowMs = useNow();
   const { settings } = useSettings();
@@ -77,7 +78,16 @@ export function StepsPanel({ boat, circuit, building, temperatureC, onCircuit, o
   return (
     <>
       {next ? (
-        <NextStep one={next} of={now.length} left={left.length} onDone={tick} onLeave={setLeaving} onShow={onShow} />
+        <NextStep
+          draft={draft}
+          circuitId={circuit.id}
+          one={next}
+          of={now.length}
+          left={left.length}
+          onDone={tick}
+          onLeave={setLeaving}
+          onShow={onShow}
+        />
       ) : (
         <NothingNow left={left} />
       )}
@@ -109,7 +119,9 @@ export function StepsPanel({ boat, circuit, building, temperatureC, onCircuit, o
               <BigButton
                 mode="outlined"
                 icon="calendar-export"
-                onPress={() => void exportCalendar(`${boat} ${circuit.name}`, stepEvents(building, nowMs, now))}
+                onPress={() =>
+                  void exportCalendar(`${draft.job.boat.name} ${circuit.name}`, stepEvents(building, nowMs, now))
+                }
               >
                 Steps as a calendar
               </BigButton>
@@ -142,6 +154,8 @@ export function StepsPanel({ boat, circuit, building, temperatureC, onCircuit, o
         {now.map((one, index) => (
           <StepRow
             key={one.step.id}
+            draft={draft}
+            circuitId={circuit.id}
             one={one}
             number={index + 1}
             all={list.steps}
