@@ -141,3 +141,60 @@ test('the papers are made on the phone without a signal: searchable, with our ow
   }
   await device.close();
 });
+
+test('posts without print are found by one touch of the meter after the other, and are called so from then on', async ({
+  page,
+  request,
+}) => {
+  const demo = demoBoat('alder-wren', 'Bare posts');
+  const job = await addBoat(request, {
+    ...demo,
+    circuits: demo.circuits.map(({ panel: { posts: _posts, ...panel } = {}, ...circuit }) => ({ ...circuit, panel })),
+  });
+  const { build } = placesOf(job);
+  await open(page, build, 'Main bilge pump');
+  await tool(page, 'Posts');
+  for (const count of [1, 2, 3]) {
+    await page.getByRole('button', { name: 'Add a post' }).click();
+    await expect(page.getByRole('button', { name: new RegExp(`^post ${count}\\. Arrow`) })).toBeVisible();
+  }
+  // A post is moved by the keyboard, named, and named too long.
+  await page.getByRole('button', { name: /^post 3\. Arrow/ }).press('ArrowDown');
+  await page.getByRole('button', { name: 'What is printed' }).click();
+  await page.getByLabel('What is printed at it').fill('a name that is much too long for a post');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'At most 20' })).toBeVisible();
+  await page.getByLabel('What is printed at it').fill('A');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(shown(page, 'Printed: A')).toBeVisible();
+
+  // The panel is wired so: 1 auto, 2 common, 3 manual.
+  const roles = ['', 'auto', 'common', 'manual'];
+  for (let asked = 0; asked < 3; asked += 1) {
+    const question = shown(page, /^Lever at/);
+    if ((await question.count()) === 0) break;
+    const told = (await question.textContent()) ?? '';
+    const [, lever, one, other] =
+      /^Lever at (\w+)\. One probe on post (\d)[^,]*, the other on post (\d)/.exec(told) ?? [];
+    const pair = [roles[Number(one)], roles[Number(other)]];
+    const joined = pair.includes('common') && pair.includes(lever);
+    await page.getByRole('button', { name: joined ? 'Near nothing, it beeps' : 'Nothing, open' }).click();
+    await expect(question.filter({ hasText: told })).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Call them so everywhere' }).click();
+  await expect(shown(page, 'Every drawing, list and label calls them so.')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await tool(page, 'Cable');
+  await expect(shown(page, /post 2/).first()).toBeVisible();
+  await expect
+    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.panel?.posts)
+    .toEqual({ 'switch.auto': 'post 1', 'switch.common': 'post 2', 'switch.manual': 'A' });
+
+  // A reading that no sound switch gives is told, and taken back.
+  await tool(page, 'Posts');
+  await page.getByRole('button', { name: /^Take the last of/ }).click();
+  await page.getByRole('button', { name: 'Some ohms, as of a lamp' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'No sound switch reads so' })).toBeVisible();
+  await page.getByRole('button', { name: /^Take the last of/ }).click();
+  await expect(shown(page, /^Lever at/)).toBeVisible();
+});

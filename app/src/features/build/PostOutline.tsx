@@ -9,6 +9,8 @@ import { Words } from '../../ui/Words';
 
 const HEIGHT = 260;
 const SPOT = 48;
+/** Width of the words under a spot, px: no more than lies between two of them. */
+const LABEL = 88;
 const STEP = 0.03;
 
 const useStyles = stylesFor(({ raised, muted, surface, accent, accentSoft, text }) => {
@@ -38,11 +40,10 @@ const useStyles = stylesFor(({ raised, muted, surface, accent, accentSoft, text 
     number: { fontFamily: fonts.bold },
     label: {
       position: 'absolute',
-      paddingHorizontal: 4,
-      borderRadius: 4,
-      backgroundColor: surface,
-      maxWidth: 110,
+      width: LABEL,
+      alignItems: 'center',
     },
+    words: { backgroundColor: surface, borderRadius: 4, paddingHorizontal: 4, textAlign: 'center', lineHeight: 16 },
   };
 });
 
@@ -112,13 +113,12 @@ export function PostOutline({
                 style={[
                   styles.label,
                   {
-                    left: `calc(${spot.x * 100}% + ${spot.x > 0.6 ? -SPOT / 2 - 114 : SPOT / 2 + 4}px)`,
-                    top: spot.y * (HEIGHT - 4) - 10,
-                    ...(spot.x > 0.6 ? { width: 110, alignItems: 'flex-end' } : {}),
+                    left: `calc(${spot.x * 100}% - ${LABEL / 2}px)`,
+                    top: spot.y * (HEIGHT - 4) + SPOT / 2 + 2,
                   } as object,
                 ]}
               >
-                <Words kind="small" numberOfLines={2}>
+                <Words kind="small" numberOfLines={2} style={styles.words}>
                   {words}
                 </Words>
               </View>
