@@ -1,45 +1,6 @@
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-
-const root = join(__dirname, '../..');
-const folder = mkdtempSync(join(tmpdir(), 'latch-cli-'));
-// Translated once for all calls, since translating at each start takes seconds; beside the packages that it asks for.
-const bundled = mkdtempSync(join(root, 'node_modules/.latch-cli-'));
-const translated = join(bundled, 'latch.mjs');
-afterAll(() => [folder, bundled].forEach((path) => rmSync(path, { recursive: true })));
-
-beforeAll(() => {
-  const esbuild = join(root, 'node_modules/esbuild/bin/esbuild');
-  const own = '--alias:@harbor-latch/core=./core/src';
-  const options = ['--bundle', '--platform=node', '--format=esm', '--log-level=error', '--packages=external', own];
-  const made = spawnSync(esbuild, ['cli/src/main.ts', ...options, `--outfile=${translated}`], {
-    cwd: root,
-    encoding: 'utf8',
-  });
-  if (made.status !== 0) throw new Error(made.stderr);
-});
-
-const run = (program: string, ...args: readonly string[]) => {
-  const { status, stdout, stderr } = spawnSync(program, args, { cwd: root, encoding: 'utf8' });
-  return { status, stdout, stderr };
-};
-const latch = (...args: readonly string[]) => run(process.execPath, translated, ...args);
-
-function fileOf(name: string, text: string): string {
-  const path = join(folder, name);
-  writeFileSync(path, text);
-  return path;
-}
-
-function refusal(...args: readonly string[]) {
-  const { status, stdout, stderr } = latch(...args);
-  expect(status).toBe(2);
-  expect(stdout).toBe('');
-  expect(stderr).not.toMatch(/\n\s+at /);
-  return (JSON.parse(stderr) as { error: { code: string; message: string; path: string } }).error;
-}
+import { fileOf, folder, latch, refusal, root, run } from './latch.fixture';
 
 describe('the headless command', () => {
   it('assesses a job file and prints nothing but the result', () => {
@@ -104,64 +65,6 @@ describe('the headless command', () => {
     });
     expect(refusal('cut', 'examples/alder-wren.json', '--stock', fileOf('x.json', 'x'))).toMatchObject({
       code: 'not-json',
-    });
-  });
-
-  describe('a sheet', () => {
-    const textOf = (pdf: string) => run('pdftotext', '-layout', pdf, '-').stdout;
-    const times = (text: string, word: string) => text.split(/\s+/).filter((one) => one === word).length;
-
-    it('holds every conductor of all circuits once, as text to be searched, its faces within', () => {
-      const out = join(folder, 'job.pdf');
-      const { status, stdout, stderr } = latch('sheet', 'examples/low-samphire.json', '--paper', 'a4', '--out', out);
-      expect([status, stderr]).toEqual([0, '']);
-      const { pages, bytes } = JSON.parse(stdout) as { pages: number; bytes: number };
-      expect(bytes).toBe(statSync(out).size);
-      expect(bytes).toBeLessThan(300_000);
-      expect(Number(/Pages: +(\d+)/.exec(run('pdfinfo', out).stdout)?.[1])).toBe(pages);
-      const text = textOf(out);
-      const job = JSON.parse(readFileSync(join(root, 'examples/low-samphire.json'), 'utf8')) as {
-        circuits: { id: string; name: string }[];
-      };
-      for (const { id, name } of job.circuits) {
-        expect(text).toContain(name);
-        const list = latch('build', 'examples/low-samphire.json', '--circuit', id);
-        const { conductors } = JSON.parse(list.stdout) as { conductors: { labels: [string, string] }[] };
-        for (const label of conductors.flatMap(({ labels }) => labels)) {
-          expect([label, times(text, label)]).toEqual([label, 1]);
-        }
-      }
-      const fonts = run('pdffonts', out).stdout.split('\n').slice(2).filter(Boolean);
-      expect(fonts).toHaveLength(3);
-      for (const line of fonts) expect(line).toMatch(/AtkinsonHyperlegibleNext.* yes yes yes /);
-    });
-
-    it.each([
-      ['cuts', 'Cable to order'],
-      ['parts', 'To get'],
-      ['labels', 'ALWAYS LIVE'],
-    ])('of the kind %s is made, too', (kind, words) => {
-      const out = join(folder, `${kind}.pdf`);
-      const made = latch('sheet', 'examples/pinnock.json', '--paper', 'letter', '--out', out, '--kind', kind);
-      expect([made.status, made.stderr]).toEqual([0, '']);
-      expect((JSON.parse(made.stdout) as { pages: number }).pages).toBeGreaterThan(0);
-      expect(textOf(out)).toContain(words);
-      expect(run('pdfinfo', out).stdout).toMatch(/Page size: +612 x 792 pts/);
-    });
-
-    it('that cannot be made says why, and where', () => {
-      const out = join(folder, 'x.pdf');
-      const ask = (...more: readonly string[]) => refusal('sheet', 'examples/pinnock.json', '--out', out, ...more);
-      expect(ask('--paper', 'a5')).toMatchObject({ code: 'bad-paper', path: '$.paper' });
-      expect(ask('--paper', 'a4', '--kind', 'poster')).toMatchObject({ code: 'bad-kind', path: '$.kind' });
-      expect(ask('--paper', 'a4', '--circuit', 'none')).toMatchObject({ code: 'no-such-circuit' });
-      expect(ask('--paper', 'a4', '--kind', 'template')).toMatchObject({ code: 'no-sheet' });
-      const nowhere = join(folder, 'absent/x.pdf');
-      expect(refusal('sheet', 'examples/pinnock.json', '--paper', 'a4', '--out', nowhere)).toMatchObject({
-        code: 'unwritable',
-        path: '$.out',
-      });
-      expect(existsSync(out)).toBe(false);
     });
   });
 
@@ -294,8 +197,7 @@ describe('a circuit on the bench', () => {
 });
 
 function latchExample(): string {
-  const { stdout } = spawnSync('cat', [join(root, 'examples/alder-wren.json')], { encoding: 'utf8' });
-  return stdout;
+  return readFileSync(join(root, 'examples/alder-wren.json'), 'utf8');
 }
 
 describe('water', () => {

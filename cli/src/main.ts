@@ -120,9 +120,9 @@ function program(): Command {
     .option('--kind <kind>', 'job, cuts, labels, template or parts', 'job')
     .action(async (file: string, options: SheetOptions) => {
       const job = await readJobFile(file);
+      const today = format(new Date(), 'd MMM yyyy');
       // The PDF maker is read only by those who print.
-      const { writeSheet } = await import('./writeSheet');
-      print(await writeSheet(job, options, format(new Date(), 'd MMM yyyy')));
+      print(await import('./writeSheet').then(({ writeSheet }) => writeSheet(job, options, today)));
     });
   latch
     .command('schema')

@@ -67,7 +67,12 @@ export interface BuildList {
   readonly labels: readonly Label[];
   readonly parts: readonly PartNeeded[];
   readonly tools: readonly string[];
-  readonly cutOuts: { readonly outlet: OutletHole | null; readonly panel: PanelCutOut | null };
+  readonly cutOuts: {
+    readonly outlet: OutletHole | null;
+    readonly panel: PanelCutOut | null;
+    /** The outlet over the water outside in every pose, m; null where that is not known. */
+    readonly outletAt: readonly { readonly pose: string; readonly overM: number | null }[];
+  };
   readonly steps: readonly BuildStep[];
   readonly order: readonly OrderLine[];
   readonly problems: readonly BuildProblem[];
@@ -104,7 +109,7 @@ export function buildList(job: Job, assessed: AssessedPump | AssessedAlarm): Bui
     labels,
     parts: partsOf(ground),
     tools: toolsOf(ground),
-    cutOuts: { outlet: hole, panel },
+    cutOuts: { outlet: hole, panel, outletAt: outletAt(assessed) },
     steps: stepsOf({
       circuit,
       plan,
@@ -119,7 +124,7 @@ export function buildList(job: Job, assessed: AssessedPump | AssessedAlarm): Bui
       petrol: job.boat.petrol ?? false,
     }),
     order,
-    problems: problemsOf(circuit, plan, conductors, joints, hole, panel),
+    problems: [...problemsOf(circuit, plan, conductors, joints, hole, panel), ...outletProblems(assessed)],
     differences: differencesOf(circuit, plan),
   };
 }
@@ -282,6 +287,17 @@ function problemsOf(
     ...(panel?.words ?? []).map((word) => ({ at: 'cut-out', ...word })),
   ].filter(({ refused }) => refused);
   return [...colourProblems, ...pulledProblems, ...low, ...holes];
+}
+
+function outletAt({ facts }: AssessedPump | AssessedAlarm): BuildList['cutOuts']['outletAt'] {
+  return facts.water?.poses.map(({ pose, outletOverM }) => ({ pose: pose.name, overM: outletOverM })) ?? [];
+}
+
+/** Where the hole must not be drilled: what the outlet's height is judged by, said before it is. */
+function outletProblems({ findings }: AssessedPump | AssessedAlarm): BuildProblem[] {
+  return findings
+    .filter(({ code, severity }) => severity !== 'note' && (code === 'outlet-under-water' || code === 'outlet-low'))
+    .map(({ severity, message }) => ({ at: 'skin-fitting', refused: severity === 'stop', message }));
 }
 
 function differencesOf(circuit: Circuit, plan: Plan): string[] {

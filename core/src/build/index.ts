@@ -14,5 +14,6 @@ export * from './progress';
 export * from './schedule';
 export * from './scheduleLeft';
 export * from './steps';
+export * from './service';
 export * from './stock';
 export * from './stockLedger';

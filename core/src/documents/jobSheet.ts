@@ -1,6 +1,7 @@
 import { batteryOf, type AssessedAlarm, type AssessedPump } from '../assess';
 import { buildList } from '../build';
-import { circuitDiagram, svgForPaper } from '../drawing';
+import { circuitDiagram } from '../drawing/circuitDiagram';
+import { svgForPaper } from '../drawing/svgText';
 import type { Job } from '../job';
 import { cautions, ruleSets } from '../reference';
 import { schemeOf } from '../schemes';

@@ -111,7 +111,7 @@ export function partSection(list: BuildList, units: UnitSystem): SheetNode[] {
 }
 
 /** What is to be bought of cable. */
-export function orderTable(order: readonly OrderLine[], units: UnitSystem): SheetNode {
+function orderTable(order: readonly OrderLine[], units: UnitSystem): SheetNode {
   return table(
     ['*', 'auto', 'auto'],
     ['Cable', 'Pieces', 'With a tenth more'],

@@ -1,6 +1,7 @@
 import { legKinds } from './legs';
-import { formatAmps, formatQuantity, type QuantityKey, type UnitSystem } from '../units';
+import { formatAmps, formatQuantity, type UnitSystem } from '../units';
 import type { FieldPath } from './differences';
+import { quantityByKey } from './fieldQuantities';
 import type { Job } from './schema';
 
 /** What the fields of a job are called on screen, by their keys. */
@@ -207,57 +208,6 @@ const names: Readonly<Record<string, string>> = {
   kind: 'kind',
   ratingA: 'rating',
   size: 'size',
-};
-
-const quantityByKey: Readonly<Record<string, QuantityKey>> = {
-  lengthM: 'length',
-  slackM: 'length',
-  hullLengthM: 'length',
-  stubLengthM: 'shortLength',
-  aftM: 'shortLength',
-  foreM: 'shortLength',
-  centreYM: 'shortLength',
-  floorM: 'shortLength',
-  outsideM: 'shortLength',
-  portM: 'shortLength',
-  boreM: 'shortLength',
-  xM: 'shortLength',
-  yM: 'shortLength',
-  zM: 'shortLength',
-  onM: 'shortLength',
-  offM: 'shortLength',
-  trimDeg: 'angle',
-  heelDeg: 'angle',
-  slopeDeg: 'angle',
-  capacityAh: 'charge',
-  internalOhm: 'resistance',
-  windingOhm: 'resistance',
-  coilOhm: 'resistance',
-  pullInV: 'voltage',
-  dropOutV: 'voltage',
-  ownV: 'voltage',
-  restV: 'voltage',
-  labelV: 'voltage',
-  openFlowV: 'voltage',
-  openFlowLPerH: 'flow',
-  shutOffHeadM: 'head',
-  leftAloneDays: 'days',
-  insulationC: 'temperature',
-  conductorC: 'temperature',
-  engineSpaceC: 'temperature',
-  jointOhm: 'resistance',
-  switchOhm: 'resistance',
-  floatOhm: 'resistance',
-  relayOhm: 'resistance',
-  ledOhm: 'resistance',
-  lampOhm: 'resistance',
-  alarmOhm: 'resistance',
-  fuseDropV: 'voltage',
-  ledDropV: 'voltage',
-  ventedLoopM: 'shortLength',
-  topM: 'shortLength',
-  autoLengthM: 'length',
-  unsheathedM: 'length',
 };
 
 const namedLists = ['circuits', 'batteries', 'wells', 'poses', 'ingress', 'photographs'] as const;

@@ -8,7 +8,7 @@ import { View } from 'react-native';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
 import { cutByPiece, pieceKey } from '@harbor-latch/core/build/stockLedger';
 import { useYardOrder } from '../../data/assessment';
-import { useStock } from '../../data/stock';
+import { useStock } from '../../stock/useStock';
 import type { Draft } from '../../data/draft';
 import { exportTable } from '../../data/exportTable';
 import { useUnits } from '../../data/settings';

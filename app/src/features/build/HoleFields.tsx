@@ -16,7 +16,7 @@ const step = { metric: 1, us: 0.05 };
 /** The hole for the skin fitting and the one for the panel, with what is refused about them. */
 export function HoleFields({ index, list }: { readonly index: number; readonly list: BuildList }) {
   const units = useUnits();
-  const { outlet, panel } = list.cutOuts;
+  const { outlet, panel, outletAt } = list.cutOuts;
   const outletPath = ['circuits', index, 'build', 'outlet'] as const;
   const cutOutPath = ['circuits', index, 'build', 'cutOut'] as const;
   const size = (metres: number) => formatQuantity(metres, 'shortLength', units);
@@ -61,7 +61,33 @@ export function HoleFields({ index, list }: { readonly index: number; readonly l
             { value: true, label: 'Yes' },
           ]}
         />
-        <HoleWords words={outlet?.words ?? []} />
+        {outletAt.length > 0 ? (
+          <View style={{ gap: 2 }}>
+            <Words kind="strong">Outlet over the water outside</Words>
+            {outletAt.map(({ pose, overM }) => (
+              <View key={pose} style={{ flexDirection: 'row', gap: 10 }}>
+                <Words kind="small" style={{ flex: 1, minWidth: 0 }}>
+                  {pose}
+                </Words>
+                <Words kind="small">
+                  {overM === null ? 'not known' : overM < 0 ? `${size(-overM)} under` : size(overM)}
+                </Words>
+              </View>
+            ))}
+          </View>
+        ) : (
+          <Words kind="small" muted>
+            How far the outlet lies over the water is not known: survey the boat’s water first.
+          </Words>
+        )}
+        <HoleWords
+          words={[
+            ...(outlet?.words ?? []),
+            ...list.problems
+              .filter(({ at }) => at === 'skin-fitting')
+              .filter(({ message }) => !outlet?.words.some((one) => one.message === message)),
+          ]}
+        />
       </FoldedCard>
       <FoldedCard
         title="Cut-out for the panel"

@@ -1,5 +1,6 @@
 import type { BuildList } from '@harbor-latch/core/build/buildList';
 import type { JointWork } from '@harbor-latch/core/build/joints';
+import { serviceBySchool } from '@harbor-latch/core/build/service';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { jointSchools, type JointSchool } from '@harbor-latch/core/reference/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
@@ -67,6 +68,22 @@ export function JointsPanel({ circuit, list, onCircuit, onSelect }: JointsProps)
           )}
         </View>
       </Card>
+      <FoldedCard title="What each way costs later" summary="Minutes at its joints when pump or float comes out">
+        {serviceBySchool(list.joints, circuit).map(({ school: one, ohm, pumpMinutes, floatMinutes }) => (
+          <View key={one} style={{ gap: 2 }}>
+            <Words kind={one === school ? 'strong' : 'body'}>{jointSchools[one].name}</Words>
+            <Words kind="small" muted>
+              {[
+                pumpMinutes === null ? null : `pump ${pumpMinutes} min`,
+                floatMinutes === null ? null : `float ${floatMinutes} min`,
+                `${ohm * 1000} mΩ a joint`,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Words>
+          </View>
+        ))}
+      </FoldedCard>
       {wet.map((joint) => (
         <JointCard key={joint.id} joint={joint} circuit={circuit} onCircuit={onCircuit} onSelect={onSelect} />
       ))}

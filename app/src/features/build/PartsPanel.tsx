@@ -8,7 +8,7 @@ import { View } from 'react-native';
 import { exportTable } from '../../data/exportTable';
 import { useUnits } from '../../data/settings';
 import type { Draft } from '../../data/draft';
-import { useStock } from '../../data/stock';
+import { useStock } from '../../stock/useStock';
 import { BoatForm } from '../../fields/BoatForm';
 import { FoldedCard } from '../../fields/FoldedCard';
 import { BigButton } from '../../ui/BigButton';

@@ -7,7 +7,7 @@ import { format } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
-import { useStock, useStockHand } from '../../data/stock';
+import { useStock, useStockHand } from '../../stock/useStock';
 import { BigButton } from '../../ui/BigButton';
 import { Words } from '../../ui/Words';
 

@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
-import type { StockHand } from '../../data/stock';
+import type { StockHand } from '../../stock/useStock';
 import { Swatch } from '../../drawing/Swatch';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';

@@ -2,7 +2,7 @@ import type { YardOrder } from '@harbor-latch/core/build/openJobs';
 import { itemKey, type StockState } from '@harbor-latch/core/build/stockLedger';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { StockHand } from '../../data/stock';
+import type { StockHand } from '../../stock/useStock';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Empty } from '../../ui/Empty';

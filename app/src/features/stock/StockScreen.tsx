@@ -4,7 +4,7 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { OpenJobs } from '@harbor-latch/core/build/openJobs';
 import { useYardOrder } from '../../data/assessment';
 import { useYard, useYardState } from '../../data/boats';
-import { useStock, useStockHand } from '../../data/stock';
+import { useStock, useStockHand } from '../../stock/useStock';
 import { WaitingNotice } from '../../saving/WaitingNotice';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';

@@ -4,8 +4,8 @@ import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
 import { dropStock, noteStock } from '../device/stockRows';
 import { useSay } from '../ui/Said';
-import { readSettings } from './settings';
-import { useYardOnDevice } from './yardOnDevice';
+import { readSettings } from '../data/settings';
+import { useYardOnDevice } from '../data/yardOnDevice';
 
 /** An entry that the server did not take. */
 export interface RefusedEntry {

@@ -1,3 +1,0 @@
-export * from './posts';
-export * from './questions';
-export * from './panelOutline';
