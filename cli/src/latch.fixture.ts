@@ -12,8 +12,18 @@ afterAll(() => [folder, bundled].forEach((path) => rmSync(path, { recursive: tru
 
 beforeAll(() => {
   const esbuild = join(root, 'node_modules/esbuild/bin/esbuild');
+  const banner =
+    "--banner:js=import { createRequire as requireBy } from 'node:module'; const require = requireBy(import.meta.url);";
   const own = '--alias:@harbor-latch/core=./core/src';
-  const options = ['--bundle', '--platform=node', '--format=esm', '--log-level=error', '--packages=external', own];
+  const options = [
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--log-level=error',
+    '--external:pdfmake',
+    own,
+    banner,
+  ];
   const made = spawnSync(esbuild, ['cli/src/main.ts', ...options, `--outfile=${translated}`], {
     cwd: root,
     encoding: 'utf8',

@@ -88,7 +88,7 @@ async function main(): Promise<void> {
   if (what === 'phone') return phone(only);
   needProgram(ngspiceProgram);
   await buildAll();
-  const { machineMs, assess, solveMs, besideNgspice, water } = coreFigures();
+  const { machineMs, assess, solveMs, besideNgspice, water, build } = coreFigures();
   const slowestMonth = (opening: boolean) =>
     Math.max(...water.month.filter((one) => one.opening === opening).map(({ ms }) => ms));
   const [monthMs, monthWithHoleMs] = [slowestMonth(false), slowestMonth(true)];
@@ -106,6 +106,7 @@ async function main(): Promise<void> {
     solvesPerSecond: 1000 / solveMs,
     besideNgspice,
     water,
+    build,
     monthOfBusiestDemoWellMs: monthMs,
     monthWithHoleMs,
     timeToServeMs,

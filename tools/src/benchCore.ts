@@ -13,6 +13,7 @@ import {
 } from '@harbor-latch/core/circuit/index';
 import { readJobText } from '@harbor-latch/core/file/index';
 import type { Job } from '@harbor-latch/core/job/index';
+import { buildFigures, type BuildFigures } from './benchBuild';
 import { waterFigures, type WaterFigures } from './benchWater';
 import { medianMs, roundsMs, type RoundsMs } from './median';
 
@@ -29,6 +30,7 @@ export interface CoreFigures {
   /** Of the slowest setting of any demo circuit, median, ms. */
   readonly solveMs: number;
   readonly water: WaterFigures;
+  readonly build: BuildFigures;
   /** Every setting of every demo circuit, by this solver and by ngspice in one batch. */
   readonly besideNgspice: {
     readonly operatingPoints: number;
@@ -156,6 +158,7 @@ const figures: CoreFigures = {
     }),
   ),
   water: waterFigures(jobs),
+  build: buildFigures(jobs),
   besideNgspice: besideNgspice(),
 };
 process.stdout.write(JSON.stringify(figures));

@@ -56,13 +56,7 @@ async function acrossToPort(page: Page): Promise<void> {
 const shots: readonly Shot[] = [
   { name: 'yard-phone', path: '/', size: phone, shows: /Alder Wren/ },
   { name: 'boat-phone', path: lowSamphire, size: phone, shows: /^Engine well, primary/ },
-  {
-    name: 'new-circuit-phone',
-    path: lowSamphire,
-    size: phone,
-    shows: /^Wired as/,
-    before: (page) => page.getByRole('button', { name: 'Add a circuit' }).click(),
-  },
+  { name: 'stock-phone', path: '/stock', size: phone, shows: /^16 AWG, black/ },
   { name: 'survey-phone', path: `${alderPump}/survey`, size: phone, shows: /^Source to panel/ },
   { name: 'size-phone', path: `${pinnockPump}/size`, size: phone, shows: /^Touch one for other sizes/ },
   { name: 'drawing-phone', path: `${alderPump}/drawing`, size: phone, shows: /^House battery/ },

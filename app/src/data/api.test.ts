@@ -45,7 +45,7 @@ describe('the server', () => {
     expect(asked).toHaveBeenCalledWith(`/api/boats?ids=${stored.id}`, { signal: expect.any(AbortSignal) });
     const since = answering(200, { whole: false, boats: 1, changes: [], next: 'point', more: false });
     expect(await changesSince('a.1.b', false)).toMatchObject({ next: 'point' });
-    expect(since.mock.calls[0]?.[0]).toBe('/api/changes?after=a.1.b');
+    expect(since.mock.calls[0]?.[0]).toBe('/api/changes?stock=all&after=a.1.b');
     const sitting = { beganAt: stored.savedAt, kept: null, name: null, changes: [], moreChanges: 0, first: true };
     const { job: _job, ...version } = stored;
     answering(200, { revisions: [{ ...version, ...sitting, version: 2 }] });

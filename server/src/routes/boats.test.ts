@@ -224,6 +224,7 @@ describe('the service', () => {
       '/api/boats/{id}/revisions',
       '/api/boats/{id}/revisions/{version}',
       '/api/changes',
+      '/api/stock',
       '/api/events',
       '/api/photos/{id}',
     ]);
