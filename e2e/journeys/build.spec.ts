@@ -149,7 +149,10 @@ test('posts without print are found by one touch of the meter after the other, a
   const demo = demoBoat('alder-wren', 'Bare posts');
   const job = await addBoat(request, {
     ...demo,
-    circuits: demo.circuits.map(({ panel: { posts: _posts, ...panel } = {}, ...circuit }) => ({ ...circuit, panel })),
+    circuits: demo.circuits.map(({ panel: { outline: _outline, ...panel } = {}, ...circuit }) => ({
+      ...circuit,
+      panel,
+    })),
   });
   const { build } = placesOf(job);
   await open(page, build, 'Main bilge pump');
