@@ -52,8 +52,8 @@ describe('an outline of a panel', () => {
     const found = withAssignment(printed, panel, ['common', 'auto', 'manual']);
     expect(found.panel?.posts).toEqual({
       'switch.common': 'BAT',
-      'switch.auto': 'post 2',
-      'switch.manual': 'post 3',
+      'switch.auto': '2',
+      'switch.manual': '3',
     });
     expect(reads(found)).toBe(true);
     // The same print twice is no name for two.
@@ -64,8 +64,8 @@ describe('an outline of a panel', () => {
     const other = withAssignment(found, panel, ['manual', 'common', 'auto']);
     expect(other.panel?.posts).toEqual({
       'switch.manual': 'BAT',
-      'switch.common': 'post 2',
-      'switch.auto': 'post 3',
+      'switch.common': '2',
+      'switch.auto': '3',
     });
   });
 

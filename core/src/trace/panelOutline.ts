@@ -19,7 +19,7 @@ export function spotsOf(outline: PanelOutline | undefined): Spot[] {
     .sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
-/** What a spot is called where nothing is printed. */
+/** What a spot is called: by its print, or by its number. */
 export function spotName({ id, printed }: Pick<Spot, 'id' | 'printed'>): string {
   return printed ?? `post ${id.slice(1)}`;
 }
@@ -102,7 +102,8 @@ function named(circuit: Circuit): Circuit {
   const taken = new Set<string>();
   for (const spot of spots) {
     if (spot.post === undefined) continue;
-    const plain = spotName(spot);
+    // Lists and drawings say “post” of themselves.
+    const plain = spot.printed ?? spot.id.slice(1);
     // Two posts that bear the same print are told apart by their numbers.
     const name = taken.has(plain.toLowerCase()) ? `${plain} (${spot.id.slice(1)})` : plain;
     taken.add(name.toLowerCase());
