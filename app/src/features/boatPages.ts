@@ -2,3 +2,4 @@
 export { BoatScreen } from './boat/BoatScreen';
 export { VersionsScreen } from './boat/VersionsScreen';
 export { CircuitScreen } from './circuit/CircuitScreen';
+export { StockScreen } from './stock/StockScreen';

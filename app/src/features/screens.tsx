@@ -11,7 +11,7 @@ const Circuit = lazily(() => import('./boatPages').then(({ CircuitScreen: screen
 const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: screen }) => screen));
 const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
 const Waiting = lazily(() => import('./waiting/WaitingScreen').then(({ WaitingScreen: screen }) => screen));
-const Stock = lazily(() => import('./stock/StockScreen').then(({ StockScreen: screen }) => screen));
+const Stock = lazily(() => import('./boatPages').then(({ StockScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 
 /**
