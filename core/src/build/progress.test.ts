@@ -1,5 +1,5 @@
 import { built } from './build.fixture';
-import { stepsNow } from './progress';
+import { stepsNow, tickedAhead } from './progress';
 import { scheduleLeft } from './scheduleLeft';
 
 const { steps } = built('three-way-float', { outlet: { threadM: 0.04 } });
@@ -48,6 +48,17 @@ describe('steps at a time', () => {
     const odd = { launch: { at: at(9) }, 'skin-fitting': { at: at(30) } };
     expect(kinds(odd, 10)).toMatchObject({ launch: { kind: 'done' }, 'skin-fitting': { kind: 'done' } });
     expect(stepsNow(steps, odd, ms(10), 20).find(({ step }) => step.id === 'skin-fitting')?.cureEndMs).toBe(ms(54));
+  });
+});
+
+describe('a clock that was set back', () => {
+  const ticked = { 'bench-test': { at: at(9) }, 'dry-fit': { at: at(10) } };
+  const ahead = (minutesBefore: number) => tickedAhead(steps, ticked, ms(10) - minutesBefore * 60_000)?.step.id;
+
+  it('is told from five minutes on, by the step that was ticked last', () => {
+    expect([ahead(5), ahead(5.001), ahead(0)]).toEqual([undefined, 'dry-fit', undefined]);
+    expect(ahead(120)).toBe('dry-fit');
+    expect(tickedAhead(steps, {}, ms(8))).toBeNull();
   });
 });
 

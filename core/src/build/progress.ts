@@ -70,3 +70,17 @@ export function stepsNow(
     };
   });
 }
+
+/** So far may two devices' clocks be apart without a word, ms. */
+const CLOCKS_APART_MS = 5 * 60_000;
+
+/**
+ * The step that was ticked furthest ahead of a clock, where that is more than five minutes: then this clock or that of
+ * another device is wrong. Null where none was.
+ */
+export function tickedAhead(steps: readonly BuildStep[], marks: StepMarks, nowMs: number): StepNow | null {
+  const ahead = stepsNow(steps, marks, nowMs, 20).flatMap((one) =>
+    'atMs' in one.standing && one.standing.atMs > nowMs + CLOCKS_APART_MS ? [{ one, atMs: one.standing.atMs }] : [],
+  );
+  return ahead.sort((a, b) => b.atMs - a.atMs)[0]?.one ?? null;
+}

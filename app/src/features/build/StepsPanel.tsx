@@ -1,5 +1,5 @@
 import type { Building } from '@harbor-latch/core/build/building';
-import { stepsNow } from '@harbor-latch/core/build/progress';
+import { stepsNow, tickedAhead } from '@harbor-latch/core/build/progress';
 import type { BuildStep } from '@harbor-latch/core/build/steps';
 import { stepEvents } from '@harbor-latch/core/documents/stepEvents';
 import type { Circuit } from '@harbor-latch/core/job/index';
@@ -14,6 +14,7 @@ import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
+import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { withBuild, withMark } from './changes';
@@ -21,6 +22,7 @@ import { LeaveOutDialog } from './LeaveOutDialog';
 import { NextStep, NothingNow } from './NextStep';
 import { ScheduleBars } from './ScheduleBars';
 import { StepRow } from './StepRow';
+import { shortText } from './stepWords';
 import { useNow } from './useNow';
 
 const temperatures = [
@@ -75,8 +77,14 @@ export function StepsPanel({ draft, circuit, building, temperatureC, onCircuit, 
     onCircuit(withMark(circuit, step.id, mark), skipped === undefined ? 'Done' : 'Left out');
     setLeaving(null);
   };
+  const ahead = tickedAhead(steps, marked, nowMs);
   return (
     <>
+      {ahead && 'atMs' in ahead.standing ? (
+        <Notice tone="caution" icon="timer">
+          {`“${shortText(ahead.step)}” was ticked at ${format(ahead.standing.atMs, 'HH:mm, EEE d MMM')}, and this device says it is ${format(nowMs, 'HH:mm, EEE d MMM')}. One of the clocks is wrong: what cures runs from the tick, so set this one right before you trust a time here.`}
+        </Notice>
+      ) : null}
       {next ? (
         <NextStep
           draft={draft}
