@@ -15,6 +15,7 @@ const coreFloors = [
   'assess',
   'runs',
   'build',
+  'prove',
   'trace',
   'drawing',
   'documents',

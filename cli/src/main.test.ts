@@ -68,6 +68,18 @@ describe('the headless command', () => {
     });
   });
 
+  it('says what every meter must show on a circuit, at the battery as it was read', () => {
+    const { status, stdout, stderr } = latch('prove', 'examples/alder-wren.json', ...alderPump, '--resting', '12.6');
+    expect([status, stderr]).toEqual([0, '']);
+    const { tests } = JSON.parse(stdout) as { tests: { id: string; power: string; expect: { nominal?: number } }[] };
+    expect(tests[0]).toMatchObject({ id: 'dead-common', power: 'dead' });
+    expect(tests.find(({ id }) => id === 'volts-common-off-down')?.expect.nominal).toBeCloseTo(12.6, 6);
+    const refused = (...more: readonly string[]) => refusal('prove', 'examples/alder-wren.json', ...more);
+    expect(refused(...alderPump, '--resting', '126')).toMatchObject({ code: 'bad-volts', path: '$.resting' });
+    expect(refused(...alderPump, '--running', 'OL')).toMatchObject({ code: 'bad-volts', path: '$.running' });
+    expect(refused('--circuit', 'none')).toMatchObject({ code: 'no-such-circuit' });
+  });
+
   it('prints the JSON Schema of the job file', () => {
     const { status, stdout } = latch('schema');
     expect(status).toBe(0);

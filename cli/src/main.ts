@@ -2,6 +2,7 @@ import { readFile, stat } from 'node:fs/promises';
 import { assessReport, jobJsonSchema, waterReport, MAX_JOB_BYTES, readJobText, type Job } from '@harbor-latch/core';
 import { buildable, buildList, buildReport, cutReport, readStock, type Drum } from '@harbor-latch/core/build/index';
 import { CircuitError, solveReport, spiceText } from '@harbor-latch/core/circuit/index';
+import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import { Command, CommanderError } from 'commander';
 import { format } from 'date-fns';
 import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
@@ -93,11 +94,7 @@ function program(): Command {
     .requiredOption('--circuit <id>', 'id of the circuit')
     .action(async (file: string, { circuit }: { readonly circuit: string }) => {
       const job = await readJobFile(file);
-      if (!job.circuits.some(({ id }) => id === circuit))
-        throw new BadInput('no-such-circuit', `No circuit has the id "${circuit}".`, '$.circuits');
-      const assessed = buildable(job, circuit);
-      if (!assessed)
-        throw new BadInput('not-sized', 'The circuit lacks figures of its survey: `assess` says which.', '$.circuits');
+      const assessed = buildableIn(job, circuit);
       print(buildReport(buildList(job, assessed)));
     });
   latch
@@ -125,16 +122,63 @@ function program(): Command {
       print(await import('./writeSheet').then(({ writeSheet }) => writeSheet(job, options, today)));
     });
   latch
+    .command('prove <file>')
+    .description('every test of a circuit in the boat, with what a meter must show on it')
+    .requiredOption('--circuit <id>', 'id of the circuit')
+    .option('--resting <volts>', 'the battery as read at rest')
+    .option('--running <volts>', 'the battery as read at its posts while the pump runs')
+    .action(async (file: string, options: ProveOptions) => {
+      const assessed = buildableIn(await readJobFile(file), options.circuit);
+      const resting = voltsIn(options.resting, '--resting');
+      const running = voltsIn(options.running, '--running');
+      const read = {
+        ...(resting === null ? {} : { restingV: resting }),
+        ...(running === null ? {} : { runningV: running }),
+      };
+      print({ tests: proveTests(assessed, read) });
+    });
+  latch
     .command('schema')
     .description('the JSON Schema of the job file')
     .action(() => print(jobJsonSchema()));
   return latch;
 }
 
+interface ProveOptions {
+  readonly circuit: string;
+  readonly resting?: string;
+  readonly running?: string;
+}
+
+/** A sized circuit of a job. @throws BadInput where it is not there, or lacks figures */
+function buildableIn(job: Job, circuit: string): NonNullable<ReturnType<typeof buildable>> {
+  if (!job.circuits.some(({ id }) => id === circuit))
+    throw new BadInput('no-such-circuit', `No circuit has the id "${circuit}".`, '$.circuits');
+  const assessed = buildable(job, circuit);
+  if (!assessed)
+    throw new BadInput('not-sized', 'The circuit lacks figures of its survey: `assess` says which.', '$.circuits');
+  return assessed;
+}
+
+/** Volts of a 12 V battery as typed; null where none were. */
+function voltsIn(text: string | undefined, option: string): number | null {
+  if (text === undefined) return null;
+  const volts = Number(text);
+  if (volts >= LEAST_V && volts <= MOST_V) return volts;
+  throw new BadInput(
+    'bad-volts',
+    `${option} is what a 12 V battery reads, ${LEAST_V} to ${MOST_V} V; not "${text}".`,
+    `$.${option.slice(2)}`,
+  );
+}
+
+const LEAST_V = 6;
+const MOST_V = 16;
+
 /** A year. */
 const MOST_HOURS = 8784;
 
-const VERBS = 'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, schema';
+const VERBS = 'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, schema';
 
 const collect = (value: string, before: readonly string[]) => [...before, value];
 
