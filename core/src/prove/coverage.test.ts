@@ -13,7 +13,8 @@ import {
   type Netlist,
 } from '../circuit';
 import { schemeKeys } from '../schemes';
-import { proveTests, type ProveTest } from './proveTests';
+import type { ProveTest } from './proveTest';
+import { proveTests } from './proveTests';
 
 type Assessed = AssessedPump | AssessedAlarm;
 

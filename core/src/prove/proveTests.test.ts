@@ -3,7 +3,8 @@ import { assessedIn, jobWith } from '../build/build.fixture';
 import { measureOhms, measureVolts, withFaults, type PlantedFault } from '../circuit';
 import { newCircuit, newJob, type Job } from '../job';
 import { schemeKeys } from '../schemes';
-import { proveTests, type ProveTest, type ReadBattery } from './proveTests';
+import type { ProveTest, ReadBattery } from './proveTest';
+import { proveTests } from './proveTests';
 
 /**
  * The base circuit as it is worked by hand: label 4.5 A at 13.6 V, lead-acid 100 Ah at 12.7 V, stub 0.12 m, feed 2 m, legs
