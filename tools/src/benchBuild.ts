@@ -6,7 +6,8 @@ import { yardOrder } from '@harbor-latch/core/build/openJobs';
 import { stockOf } from '@harbor-latch/core/build/stockLedger';
 import { paperFor } from '@harbor-latch/core/documents/index';
 import { newCircuit, type Job } from '@harbor-latch/core/job/index';
-import { panelPosts, PostIdentifier } from '@harbor-latch/core/trace/posts';
+import { panelPosts } from '@harbor-latch/core/trace/panelPosts';
+import { PostIdentifier } from '@harbor-latch/core/trace/posts';
 import { demoStock } from './demoStock';
 import { medianMs } from './median';
 

@@ -2,7 +2,8 @@ import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/as
 import { buildingOf, type Building } from '@harbor-latch/core/build/building';
 import { yardOrder, type OpenJobs, type YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { StockState } from '@harbor-latch/core/build/stockLedger';
-import { PostIdentifier, type PanelPosts, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
+import { type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
+import { PostIdentifier, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';

@@ -1,18 +1,13 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import { legKeys, legOf, type Circuit, type Job, type LegKey } from '../job';
 import { levelSensors, type LevelSensor } from '../reference';
-import {
-  colourInWords,
-  schemeOf,
-  terminalInWords,
-  type ConductorColour,
-  type Plan,
-  type PlannedConductor,
-} from '../schemes';
+import { colourInWords, schemeOf, terminalInWords, type Plan } from '../schemes';
+import type { BuildConductor, ConductorEnd } from './buildConductor';
+import { asPlanned, differencesOf, outletProblems, problemsOf, type BuildProblem } from './buildProblems';
 import { cableOf, spareCores, type SpareCore } from './cables';
 import { judgeColour } from './colours';
 import { ANY_COLOUR, SHEATHED } from './cutting';
-import { cutLength, routeOf, type Slack } from './cutLengths';
+import { cutLength, routeOf } from './cutLengths';
 import { jointsOf, type JointWork } from './joints';
 import { conductorLabels, endLabels, labelCode, sourceLabel, type Label } from './labels';
 import { orderOf, type OrderLine } from './order';
@@ -20,44 +15,8 @@ import { outletHole, panelCutOut, type OutletHole, type PanelCutOut } from './ou
 import { partsOf, toolsOf, type PartNeeded } from './parts';
 import { stepsOf, type BuildStep } from './steps';
 
-/** One end of a conductor. */
-export interface ConductorEnd {
-  readonly part: string;
-  readonly terminal: string;
-  /** As printed on the panel; null where nothing is, or where the part has no posts. */
-  readonly post: string | null;
-  readonly words: string;
-}
-
-/** A conductor as it is cut, labelled and put in. */
-export interface BuildConductor {
-  readonly id: string;
-  readonly name: string;
-  readonly size: string;
-  readonly colour: ConductorColour;
-  /** Tape that says what it is, where its own colour does not; null where it does. */
-  readonly band: ConductorColour | null;
-  readonly insulationC: number;
-  readonly leg: string;
-  readonly from: ConductorEnd;
-  readonly to: ConductorEnd;
-  /** What its resistance is reckoned by: as surveyed, or as pulled. */
-  readonly netM: number;
-  readonly slackM: Slack | null;
-  /** Null for a lead, which comes with its part. */
-  readonly cutM: number | null;
-  readonly pulledM: number | null;
-  /** The sheathed cable it is a core of. */
-  readonly cable: string | null;
-  readonly labels: readonly [string, string];
-}
-
-/** Something about the building that is wrong, at its place. */
-export interface BuildProblem {
-  readonly at: string;
-  readonly refused: boolean;
-  readonly message: string;
-}
+export type { BuildConductor } from './buildConductor';
+export type { BuildProblem } from './buildProblems';
 
 /** Everything that building a circuit takes. Plain data. */
 export interface BuildList {
@@ -128,13 +87,6 @@ export function buildList(job: Job, assessed: AssessedPump | AssessedAlarm): Bui
     differences: differencesOf(circuit, plan),
   };
 }
-
-/** A conductor in the colour that it was planned in. */
-const asPlanned = ({ name, role, colour, plannedColour }: PlannedConductor) => ({
-  name,
-  role,
-  colour: plannedColour ?? colour,
-});
 
 type Facts = (AssessedPump | AssessedAlarm)['facts']['conductors'][number];
 
@@ -242,81 +194,6 @@ function usualSensor(circuit: Circuit): LevelSensor {
   return senses === null || senses === 'timer' ? 'hinged' : senses;
 }
 
-function problemsOf(
-  circuit: Circuit,
-  plan: Plan,
-  conductors: readonly BuildConductor[],
-  joints: readonly JointWork[],
-  hole: OutletHole | null,
-  panel: PanelCutOut | null,
-): BuildProblem[] {
-  const { build } = circuit;
-  const colourProblems = Object.entries(build?.colours ?? {}).flatMap(([id, taken]): BuildProblem[] => {
-    const conductor = plan.conductors.find((one) => one.id === id);
-    if (!conductor) return [];
-    const { lies, message } = judgeColour(asPlanned(conductor), taken);
-    return lies ? [{ at: id, refused: true, message: `${conductor.name}: ${message}` }] : [];
-  });
-  const pulledProblems = conductors.flatMap((one): BuildProblem[] => {
-    const planned = plan.conductors.find(({ id }) => id === one.id);
-    if (one.pulledM === null || !planned) return [];
-    const route = routeOf(circuit, planned);
-    return one.pulledM < route - 1e-9
-      ? [
-          {
-            at: one.id,
-            refused: false,
-            message: `${one.name}: ${one.pulledM} m as pulled is shorter than its route of ${Number(route.toFixed(3))} m. Measure both again.`,
-          },
-        ]
-      : [];
-  });
-  const low = joints.flatMap((joint): BuildProblem[] =>
-    joint.overWaterM !== null && joint.overWaterM < -1e-9
-      ? [
-          {
-            at: joint.id,
-            refused: true,
-            message: `${joint.name} lies ${Math.round(-joint.overWaterM * 1000)} mm under the water at which a float switches on. Lead it higher.`,
-          },
-        ]
-      : [],
-  );
-  const holes = [
-    ...(hole?.words ?? []).map((word) => ({ at: 'skin-fitting', ...word })),
-    ...(panel?.words ?? []).map((word) => ({ at: 'cut-out', ...word })),
-  ].filter(({ refused }) => refused);
-  return [...colourProblems, ...pulledProblems, ...low, ...holes];
-}
-
 function outletAt({ facts }: AssessedPump | AssessedAlarm): BuildList['cutOuts']['outletAt'] {
   return facts.water?.poses.map(({ pose, outletOverM }) => ({ pose: pose.name, overM: outletOverM })) ?? [];
-}
-
-/** Where the hole must not be drilled: what the outlet's height is judged by, said before it is. */
-function outletProblems({ findings }: AssessedPump | AssessedAlarm): BuildProblem[] {
-  return findings
-    .filter(({ code, severity }) => severity !== 'note' && (code === 'outlet-under-water' || code === 'outlet-low'))
-    .map(({ severity, message }) => ({ at: 'skin-fitting', refused: severity === 'stop', message }));
-}
-
-function differencesOf(circuit: Circuit, plan: Plan): string[] {
-  const { build } = circuit;
-  if (!build) return [];
-  const nameOf = (id: string) => plan.conductors.find((one) => one.id === id)?.name ?? id;
-  const jointName = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
-  return [
-    ...Object.entries(build.colours ?? {}).flatMap(([id, { base, stripe, banded }]) => {
-      const before = plan.conductors.find((one) => one.id === id)?.plannedColour;
-      if (!before) return [];
-      const now: ConductorColour = stripe === undefined ? { base } : { base, stripe };
-      return [`${nameOf(id)}: ${colourInWords(now)} in place of ${colourInWords(before)}${banded ? ', banded' : ''}.`];
-    }),
-    ...Object.entries(build.pulledM ?? {}).map(([id, metres]) => `${nameOf(id)}: ${metres} m as pulled.`),
-    ...Object.entries(build.joints ?? {}).flatMap(([id, { school }]) =>
-      school === undefined ? [] : [`${jointName(id)}: joined otherwise than the rest.`],
-    ),
-    ...(build.disconnects?.pump ? ['A disconnect at the pump.'] : []),
-    ...(build.disconnects?.float ? ['A disconnect at the float.'] : []),
-  ];
 }

@@ -10,7 +10,7 @@ import {
   withSpot,
   jumpersOf,
 } from './panelOutline';
-import { panelPosts } from './posts';
+import { panelPosts } from './panelPosts';
 
 const bare = newCircuit('main', 'Main', 'three-way-float', 'house');
 const at = (x: number, y: number) => ({ x, y });

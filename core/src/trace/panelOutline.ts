@@ -1,6 +1,7 @@
 import type { Circuit, Continuity, PanelOutline } from '../job';
 import { leverPositions } from '../job';
-import type { Assignment, PanelPosts, PostQuestion, PostReading, PostRole } from './posts';
+import type { PanelPosts, PostRole } from './panelPosts';
+import type { Assignment, PostQuestion, PostReading } from './posts';
 
 /** A post as it sits on the panel's back. */
 export interface Spot {

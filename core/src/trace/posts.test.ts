@@ -1,15 +1,6 @@
 import { newCircuit, type Circuit, type Continuity } from '../job';
-import {
-  assignmentsOf,
-  continuityBetween,
-  panelPosts,
-  PostIdentifier,
-  switchFaults,
-  type Assignment,
-  type PanelPosts,
-  type PostReading,
-  type SwitchFault,
-} from './posts';
+import { continuityBetween, panelPosts, switchFaults, type PanelPosts, type SwitchFault } from './panelPosts';
+import { assignmentsOf, PostIdentifier, type Assignment, type PostReading } from './posts';
 
 const battery = { id: 'house', name: 'House' };
 const circuit = (panel: Circuit['panel'], scheme = 'three-way-float'): Circuit => ({

@@ -1,4 +1,4 @@
-import { postRoles, type PanelPosts } from '@harbor-latch/core/trace/posts';
+import { postRoles, type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import { spotName, type Spot } from '@harbor-latch/core/trace/panelOutline';
 import { useRef } from 'react';
 import { Pressable, View } from 'react-native';

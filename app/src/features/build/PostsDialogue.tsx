@@ -1,14 +1,7 @@
 import type { Circuit, Continuity } from '@harbor-latch/core/job/index';
 import { cautions } from '@harbor-latch/core/reference/index';
-import {
-  CLIPS_FROM,
-  MOST_POSTS,
-  postRoles,
-  switchFaults,
-  type Assignment,
-  type PanelPosts,
-  type PostQuestion,
-} from '@harbor-latch/core/trace/posts';
+import { MOST_POSTS, postRoles, switchFaults, type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
+import { CLIPS_FROM, type Assignment, type PostQuestion } from '@harbor-latch/core/trace/posts';
 import {
   jumpersOf,
   readingKey,

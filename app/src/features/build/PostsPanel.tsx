@@ -1,6 +1,6 @@
 import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { Circuit } from '@harbor-latch/core/job/index';
-import { panelPosts, postRoles, type PanelPosts } from '@harbor-latch/core/trace/posts';
+import { panelPosts, postRoles, type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import { spotName, spotsOf, withSpot, type Spot } from '@harbor-latch/core/trace/panelOutline';
 import { useState } from 'react';
 import { View } from 'react-native';
