@@ -1,5 +1,4 @@
 /** A time written as ISO 8601 in ms since 1970; NaN for what is none. It reads what is written and asks no clock. */
 export function msOf(iso: string): number {
-  // eslint-disable-next-line no-restricted-globals
   return Date.parse(iso);
 }

@@ -1,3 +1,5 @@
+import type { Passage } from './advance';
+import { heldInHoses } from './hosesFill';
 import { findMode, modeKey, type Mode } from './modes';
 import type { SimParts } from './setUp';
 
@@ -35,4 +37,21 @@ export class ModeKeeper {
       if (one) one.amps = this.mode.amps[index] ?? 0;
     }
   }
+  /** Cycle after cycle the same passage comes again while nothing but the clock has moved. */
+  keptPassage(fromM3: number, net: number, target: number): Passage | null {
+    const { kept, takers } = this.mode;
+    const heldM3 = heldInHoses(takers);
+    for (const one of kept) {
+      if (one.fromM3 === fromM3 && one.target === target && one.net === net && one.fillM3 === heldM3)
+        return one.passage;
+    }
+    return null;
+  }
+
+  /** Keeps a passage, and the three before it. */
+  keep(passage: Mode['kept'][number]): void {
+    this.mode.kept = [passage, ...this.mode.kept.slice(0, KEPT_BEFORE)];
+  }
 }
+
+const KEPT_BEFORE = 3;

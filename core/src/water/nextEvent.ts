@@ -54,6 +54,13 @@ export function nextClockS({ ingress }: SimQuestion, parts: PartsAtWork, nowS: n
   return next;
 }
 
+/** When a pump that goes on and on is next looked at. */
+export function nextWatchS({ pumps }: Pick<PartsAtWork, 'pumps'>, nowS: number): number {
+  let next = Infinity;
+  for (const { watchS } of pumps) if (watchS > nowS && watchS < next) next = watchS;
+  return next;
+}
+
 /** When a script or a switch next changes something, or the run ends. */
 export function nextTurnS({ seconds, ingress, pumps }: SimQuestion, nowS: number): number {
   let next = Math.min(seconds, nextChangeS(ingress, nowS));

@@ -1,9 +1,10 @@
 import { ourRules } from '../reference';
-import { netFlow, passTime, passTo, passUntilTaken, type Flows, type Passage } from './advance';
+import { netFlow, passTime, passTo, type Flows, type Passage } from './advance';
 import { drain, type BatteryAtWork } from './batteryAtWork';
 import { comesAgain, cyclesAhead, type CycleStart } from './cycles';
+import { fullAfterS, heldInHoses, untilFull } from './hosesFill';
 import { CHARGE_STEP, ModeKeeper } from './modeKeeper';
-import { nextClockS, nextThreshold, nextTurnS } from './nextEvent';
+import { nextClockS, nextThreshold, nextTurnS, nextWatchS } from './nextEvent';
 import { feelsLevel, inflow } from './ingress';
 import type { PumpAtWork } from './pumpAtWork';
 import { runTally } from './runTally';
@@ -207,7 +208,7 @@ class Running {
     }
     const target =
       Math.abs(net) < STILL ? NaN : nextThreshold(this.parts, this.volumeM3, net > 0, this.limitAtS === null);
-    const known = this.keptPassage(net, target);
+    const known = this.modes.keptPassage(this.volumeM3, net, target);
     if (known && known.seconds <= leftS) {
       this.advance(known);
       return;
@@ -215,64 +216,22 @@ class Running {
     let passage = Number.isNaN(target) ? null : passTo(flows, this.volumeM3, target);
     const byLevel = passage !== null && passage.seconds <= leftS;
     // Water that comes to rest is looked at now and then, so that a pump that never stops is told from one that does.
-    if (!passage || !byLevel) passage = passTime(flows, this.volumeM3, Math.min(leftS, this.nextWatchS() - this.nowS));
-    const fillM3 = this.fillM3();
-    const cut = this.untilFull(flows, passage);
-    if (byLevel)
-      this.modes.mode.kept = [
-        { fromM3: this.volumeM3, net, target, fillM3, passage: cut },
-        ...this.modes.mode.kept.slice(0, 3),
-      ];
+    if (!passage || !byLevel)
+      passage = passTime(flows, this.volumeM3, Math.min(leftS, nextWatchS(this.parts, this.nowS) - this.nowS));
+    const fillM3 = heldInHoses(this.modes.mode.takers);
+    const cut = untilFull(this.modes.mode.takers, flows, this.volumeM3, passage);
+    if (byLevel) this.modes.keep({ fromM3: this.volumeM3, net, target, fillM3, passage: cut });
     this.advance(cut);
-  }
-
-  private nextWatchS(): number {
-    let next = Infinity;
-    for (const { watchS } of this.parts.pumps) if (watchS > this.nowS && watchS < next) next = watchS;
-    return next;
   }
 
   /** Full to the top, what comes in beside what is pumped spills over. */
   private overflow(flows: Flows, net: number, mostS: number): void {
     const { volumeM3 } = this;
     const takes = flows.takes.map((take) => take(volumeM3));
-    // Until a hose has come full.
-    const seconds = this.modes.mode.takers.reduce((least, { pump, fillM3 }, index) => {
-      const [needM3, take] = [pump.drainBackM3 - fillM3, takes[index] ?? 0];
-      return needM3 > 1e-15 && take > 0 ? Math.min(least, needM3 / take) : least;
-    }, mostS);
+    const seconds = fullAfterS(this.modes.mode.takers, takes, mostS);
     this.spill(net * seconds);
     const takenM3 = takes.map((take) => take * seconds);
     this.advance({ seconds, inM3: flows.inflow(volumeM3) * seconds, takenM3, volumeM3 });
-  }
-
-  /** Cycle after cycle the same passage comes again while nothing but the clock has moved. */
-  private keptPassage(net: number, target: number): Passage | null {
-    for (const one of this.modes.mode.kept) {
-      if (one.fromM3 === this.volumeM3 && one.target === target && one.net === net && one.fillM3 === this.fillM3())
-        return one.passage;
-    }
-    return null;
-  }
-
-  /** What the hoses of the pumps at work hold, m³. */
-  private fillM3(): number {
-    let sum = 0;
-    for (const { fillM3 } of this.modes.mode.takers) sum += fillM3;
-    return sum;
-  }
-
-  /** Cuts a passage short where a hose comes full in it. */
-  private untilFull(flows: Flows, passage: Passage): Passage {
-    let cut = passage;
-    this.modes.mode.takers.forEach((pump, index) => {
-      const needM3 = pump.pump.drainBackM3 - pump.fillM3;
-      if (needM3 <= 1e-15 || (cut.takenM3[index] ?? 0) <= needM3 + 1e-15) return;
-      cut = passUntilTaken(flows, this.volumeM3, index, needM3, cut.seconds);
-      // What is left of the rounding is counted as filled.
-      cut.takenM3[index] = needM3;
-    });
-    return cut;
   }
 
   private advance({ seconds, inM3, takenM3, volumeM3 }: Passage): void {
