@@ -8,6 +8,7 @@ const coreFloors = [
   'water',
   'schemes',
   'file',
+  'records',
   'wire',
   'findings',
   'sizing',

@@ -10,7 +10,7 @@ const node = (name) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.(tsx?|js)$': '<rootDir>/../tools/jestEsbuild.cjs' },
   // Shipped as modules alone.
-  transformIgnorePatterns: ['node_modules/(?!(d3-random|uuid)/)'],
+  transformIgnorePatterns: ['node_modules/(?!(d3-random|uuid|@noble|json-canonicalize|fflate)/)'],
   moduleNameMapper: coreMap,
 });
 
@@ -32,6 +32,9 @@ const translated = [
   'internmap',
   'comlink',
   'uuid',
+  '@noble',
+  'json-canonicalize',
+  'fflate',
 ];
 
 module.exports = {

@@ -1,0 +1,13 @@
+import { z } from 'zod';
+import { hashText } from '../entry';
+import { phase } from './fields';
+import { kindOf } from './kind';
+
+/** A run down the list of tests was begun. */
+export const proofBegun = kindOf(
+  'Proof begun',
+  z.strictObject({ phase, jobHash: hashText.describe('Of the job as it then stood.') }),
+  {
+    inWords: ({ phase: of }) => (of === 'bench' ? 'Bench test begun' : 'Proof in the boat begun'),
+  },
+);
