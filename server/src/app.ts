@@ -14,6 +14,7 @@ import { changeRoutes } from './routes/changes';
 import { eventRoutes } from './routes/events';
 import { openApi } from './routes/openapi';
 import { photoRoutes } from './routes/photos';
+import { recordRoutes } from './routes/records';
 import { stockRoutes } from './routes/stock';
 import { sameSite } from './sameSite';
 import type { Stores } from './stores';
@@ -79,6 +80,7 @@ export function createApp(parts: AppParts): Express {
   });
   api.use('/boats', boatRoutes(stores));
   api.use('/stock', stockRoutes(stores.stock));
+  api.use('/records', recordRoutes(stores));
   api.use('/changes', changeRoutes(stores.changes));
   api.use(() => {
     throw new Problem(404, 'no-such-address', 'There is nothing at this address. See /api/openapi.json.');

@@ -3,6 +3,7 @@ import { pino } from 'pino';
 import { createApp } from './app';
 import { applyMigrations, connect } from './db/connect';
 import { Live } from './live/live';
+import { yardKeyIn } from './records/yardKey';
 import { storesOn } from './stores';
 import { limitedServer } from './limits';
 import { judgeInWorker } from './summaries/judgeInWorker';
@@ -57,10 +58,15 @@ const summaries = new Summaries({
   judge: judges.judge,
   onSummaries: live.announce,
 });
-const stores = storesOn(connection.database, () => {
-  live.announce();
-  summaries.changed();
-});
+const yardKey = yardKeyIn(setting('YARD_KEY_FILE'));
+const stores = storesOn(
+  connection.database,
+  () => {
+    live.announce();
+    summaries.changed();
+  },
+  yardKey,
+);
 const THIN_EVERY_MS = 6 * 3600 * 1000;
 const thin = () =>
   void stores.versions.thin().then(

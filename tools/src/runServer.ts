@@ -1,7 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Cluster } from './cluster';
-import { migrationsFolder, root, serverBundle, webFolder } from './places';
+import { join } from 'node:path';
+import { localFolder, migrationsFolder, root, serverBundle, webFolder } from './places';
 
 export interface RunningServer {
   readonly address: string;
@@ -16,6 +18,7 @@ export async function runServer(
   logLevel: string,
   settings: Readonly<Record<string, string>> = {},
 ): Promise<RunningServer> {
+  mkdirSync(localFolder, { recursive: true });
   const child = spawn(process.execPath, ['--enable-source-maps', settings['SERVER_BUNDLE'] ?? serverBundle], {
     cwd: root,
     // Its own group, so that Ctrl-C in the terminal reaches it only through us, in order.
@@ -23,6 +26,7 @@ export async function runServer(
     stdio: ['ignore', 'inherit', 'inherit'],
     env: {
       ...process.env,
+      YARD_KEY_FILE: join(localFolder, 'yard-key'),
       ...settings,
       DATABASE_URL: database.url,
       DATABASE_OWNER_URL: database.ownerUrl,

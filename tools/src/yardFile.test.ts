@@ -47,7 +47,7 @@ describe('a backup', () => {
     const before = { boat: await stores.boats.find(id), versions: await stores.versions.sittings(id, 99, 99) };
     const file = join(folder, 'yard.backup');
     const boats = await backUp(cluster.ownerUrl, file);
-    const point = (await stores.changes.since(null, { jobs: false, stock: true })).next;
+    const point = (await stores.changes.since(null, { jobs: false, stock: true, records: true })).next;
     await stores.boats.save(id, named(id, 'Spoilt'), 2);
     const added = randomUUID();
     await stores.boats.create(added, named(added, 'Added later'));
@@ -61,7 +61,7 @@ describe('a backup', () => {
     }
     // A device that read further than the backup is told all anew.
     const [feed = '', changed = '', last = ''] = point.split('.');
-    const since = await stores.changes.since({ feed, changed, id: last }, { jobs: false, stock: true });
+    const since = await stores.changes.since({ feed, changed, id: last }, { jobs: false, stock: true, records: true });
     expect(since).toMatchObject({ whole: true, boats });
   });
 
@@ -107,9 +107,9 @@ describe('a backup', () => {
       .update(`${lines.join('\n')}\n`)
       .digest('hex');
     writeFileSync(file, gzipSync(`${[...lines, JSON.stringify({ sha256 })].join('\n')}\n`));
-    const before = (await stores.changes.since(null, { jobs: false, stock: true })).boats;
+    const before = (await stores.changes.since(null, { jobs: false, stock: true, records: true })).boats;
     await expect(restoreFrom(cluster.ownerUrl, file)).rejects.toThrow('none of a yard');
-    expect((await stores.changes.since(null, { jobs: false, stock: true })).boats).toBe(before);
+    expect((await stores.changes.since(null, { jobs: false, stock: true, records: true })).boats).toBe(before);
   });
 
   it('of the first format opens, with all versions', async () => {

@@ -20,14 +20,20 @@ export const hashText = hex(64, 'A SHA-256');
 export const keyText = hex(64, 'An Ed25519 key');
 export const signatureText = hex(128, 'An Ed25519 signature');
 
+/** As PostgreSQL writes it: a hash is made of it. */
+const uuid = (what: string) =>
+  z
+    .uuid({ error: `${what} is a UUID.` })
+    .refine((text) => text === text.toLowerCase(), { error: `${what} is written in small letters.` });
+
 /**
  * One entry of a boat's records, as it was written on a device: nothing of it is ever changed. Its body is kept as it is,
  * also of a kind that this release does not know.
  */
 export const entrySchema = z.strictObject({
-  id: z.uuid({ error: 'The id of an entry is a UUID.' }),
-  yard: z.uuid({ error: 'The id of a yard is a UUID.' }),
-  boat: z.uuid({ error: 'The id of a boat is a UUID.' }),
+  id: uuid('The id of an entry'),
+  yard: uuid('The id of a yard'),
+  boat: uuid('The id of a boat'),
   circuit: id.nullable().describe('Null for what is of the whole boat.'),
   kind: z.string().regex(/^[a-z][A-Za-z]{1,39}$/, { error: 'A kind is one word of letters.' }),
   body: z.record(z.string(), z.json()),

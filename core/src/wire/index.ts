@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { jobSchema } from '../file';
+import { chainedEntrySchema } from '../records/entry';
 import { stockEntrySchema } from './stockEntry';
 
 /** What the server and its clients say to each other: the one definition from which the server answers, clients read and the API's description is made. */
@@ -68,7 +69,7 @@ export const boatLinesSchema = z.object({
   next: z.string().nullable().describe('Sent as `after` for the next page; null on the last.'),
 });
 
-/** A boat that changed or was removed since a point, or an entry of the yard's stock. */
+/** A boat that changed or was removed since a point, an entry of the yard's stock, or of a boat's records. */
 export const changeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('boat'),
@@ -77,6 +78,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('removed'), id: z.uuid(), version: z.number().int() }),
   z.object({ kind: z.literal('stock'), entry: stockEntrySchema }),
+  z.object({ kind: z.literal('record'), record: chainedEntrySchema }),
 ]);
 export const changesSchema = z.object({
   whole: z.boolean().describe('True where the list begins anew: what does not come in it is no more.'),
@@ -116,4 +118,5 @@ export type Summary = NonNullable<BoatLine['summary']>;
 export type Changes = Readonly<z.infer<typeof changesSchema>>;
 export type ProblemDocument = Readonly<z.infer<typeof problemSchema>>;
 
+export * from './recordWire';
 export * from './stockEntry';

@@ -3,7 +3,8 @@ import { and, asc, count, eq, sql } from 'drizzle-orm';
 import { lineColumns, lineOfRow } from './boatStore';
 import type { Database } from './connect';
 import { ofToday } from './ofToday';
-import { boats, stockEntries, THE_YARD, yards, type RowJob } from './schema';
+import { chainedOf, linkColumns } from './recordStore';
+import { boats, records, stockEntries, THE_YARD, yards, type RowJob } from './schema';
 
 /** A point in the order of changes: which feed, the last transaction seen, and the last boat of it. */
 interface Point {
@@ -29,6 +30,8 @@ export interface Wanted {
   readonly jobs: boolean;
   /** Whether entries of the stock come too: pages of earlier releases do not know them. */
   readonly stock: boolean;
+  /** Whether entries of records come too, likewise. */
+  readonly records: boolean;
 }
 
 /** One thing that changed, at its place in the order. */
@@ -49,18 +52,21 @@ export class ChangeStore {
   ) {}
 
   /** Changes after a point, or all that is there. */
-  async since(after: Point | null, { jobs, stock }: Wanted): Promise<Changes> {
+  async since(after: Point | null, { jobs, stock, records: recorded }: Wanted): Promise<Changes> {
     // All that is read reaches equally far, whatever ends between one question and the next.
     const { feed, reach } = await this.feed();
     const known = after?.feed === feed ? after : null;
     const from = { changed: known?.changed ?? '0', id: known?.id ?? BEFORE_ALL };
     const limit = jobs ? SOME.jobs : SOME.lines;
     const boatsThen = await this.boatsAfter(from, reach, limit, jobs);
-    const stockThen = stock ? await this.stockAfter(from, reach, SOME.lines) : { placed: [], more: false };
-    const [first, second] = [reachOf(boatsThen), reachOf(stockThen)];
-    // Where one of them goes on, nothing of the other beyond its end is told yet.
-    const placed = [...boatsThen.placed, ...stockThen.placed]
-      .filter((one) => !isAfter(one, first) && !isAfter(one, second))
+    const stockThen = stock ? await this.stockAfter(from, reach, SOME.lines) : NOTHING;
+    const recordsThen = recorded ? await this.recordsAfter(from, reach, SOME.lines) : NOTHING;
+    const pages = [boatsThen, stockThen, recordsThen];
+    const ends = pages.map(reachOf);
+    // Where one of them goes on, nothing of the others beyond its end is told yet.
+    const placed = pages
+      .flatMap((page) => page.placed)
+      .filter((one) => ends.every((end) => !isAfter(one, end)))
       .sort((a, b) => (isAfter(a, b) ? 1 : -1));
     const last = placed[placed.length - 1] ?? from;
     return {
@@ -68,7 +74,7 @@ export class ChangeStore {
       boats: await this.count(),
       changes: placed.map(({ change }) => change),
       next: `${feed}.${last.changed}.${last.id}`,
-      more: boatsThen.more || stockThen.more,
+      more: pages.some((page) => page.more),
     };
   }
 
@@ -127,6 +133,33 @@ export class ChangeStore {
     return { placed, more: rows.length > limit };
   }
 
+  private async recordsAfter(from: Place, reach: string, limit: number): Promise<Page> {
+    const rows = await this.database
+      .select({
+        ...linkColumns,
+        id: records.id,
+        changed: sql<string>`${records.changed}::text`,
+        bytes: sql<string>`sum(octet_length(${records.entry})) over (order by ${records.changed}, ${records.id})`,
+      })
+      .from(records)
+      .where(
+        and(
+          eq(records.yardId, this.yard),
+          sql`(${records.changed}, ${records.id}) > (${from.changed}::xid8, ${from.id}::uuid)`,
+          sql`${records.changed} < ${reach}::xid8`,
+        ),
+      )
+      .orderBy(asc(records.changed), asc(records.id))
+      .limit(limit + 1);
+    const fitting = rows.slice(0, limit).filter(({ bytes }, index) => index === 0 || Number(bytes) <= MOST_BYTES);
+    const placed = fitting.map((row): Placed => ({
+      id: row.id,
+      changed: row.changed,
+      change: { kind: 'record', record: chainedOf(row) },
+    }));
+    return { placed, more: rows.length > fitting.length };
+  }
+
   private async feed(): Promise<{ readonly feed: string; readonly reach: string }> {
     const [yard] = await this.database
       .select({ feed: yards.feed, reach: sql<string>`pg_snapshot_xmin(pg_current_snapshot())::text` })
@@ -152,6 +185,8 @@ interface Page {
   readonly placed: readonly Placed[];
   readonly more: boolean;
 }
+
+const NOTHING: Page = { placed: [], more: false };
 
 /** How far a table was read; null for all of it. */
 const reachOf = ({ placed, more }: Page): Place | null => (more ? (placed[placed.length - 1] ?? null) : null);

@@ -1,3 +1,4 @@
+import { THE_YARD } from '@harbor-latch/core/records/entry';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { BoatLine, Kept, StockEntry } from '@harbor-latch/core/wire/index';
 import type { LineOfJob } from '@harbor-latch/core/wire/boatLine';
@@ -12,14 +13,14 @@ import {
   primaryKey,
   text,
   timestamp,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 
 /** A job as its row holds it: of the version that was today's when it was written. */
 export type RowJob = Omit<Job, 'version'> & { readonly version: number };
 
-/** The one yard there is until people have accounts. */
-export const THE_YARD = '00000000-0000-4000-8000-000000000001';
+export { THE_YARD };
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 /** A transaction's number: eight bytes that only grow. */
@@ -117,6 +118,37 @@ export const stockEntries = pgTable(
   (table) => [index('stock_entries_changed').on(table.yardId, table.changed, table.id)],
 );
 
+/**
+ * The records of boats, link by link. An entry is text as it was hashed and signed; beside it stands only what it is looked
+ * for by. The table takes rows and gives them back: a trigger refuses to alter or to remove any, whoever asks.
+ */
+export const records = pgTable(
+  'records',
+  {
+    id: uuid('id').primaryKey(),
+    yardId: yardId(),
+    boatId: uuid('boat_id').notNull(),
+    circuitId: text('circuit_id'),
+    kind: text('kind').notNull(),
+    madeAt: at('made_at').notNull(),
+    entry: text('entry').notNull(),
+    entryHash: text('entry_hash').notNull(),
+    signature: text('signature').notNull(),
+    number: integer('number').notNull(),
+    receivedAt: timestamp('received_at', { withTimezone: true, precision: 3 }).notNull(),
+    chainHash: text('chain_hash').notNull(),
+    sealedBy: text('sealed_by').notNull(),
+    seal: text('seal').notNull(),
+    changed: xid8('changed')
+      .notNull()
+      .default(sql`pg_current_xact_id()`),
+  },
+  (table) => [
+    uniqueIndex('records_chain').on(table.boatId, table.number),
+    index('records_changed').on(table.yardId, table.changed, table.id),
+  ],
+);
+
 /** What the server may do with each table; nothing else is its. */
 export const grants: Readonly<Record<string, string>> = {
   yards: 'select',
@@ -125,4 +157,5 @@ export const grants: Readonly<Record<string, string>> = {
   answers: 'select, insert, delete',
   photos: 'select, insert',
   stock_entries: 'select, insert',
+  records: 'select, insert',
 };

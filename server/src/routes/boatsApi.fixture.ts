@@ -66,6 +66,8 @@ export function idOf(change: Changes['changes'][number]): string {
       return change.line.id;
     case 'stock':
       return change.entry.id;
+    case 'record':
+      return change.record.entry.id;
     default:
       return change satisfies never;
   }

@@ -6,7 +6,7 @@ import { Problem } from '../problem';
 export function changeRoutes(store: ChangeStore): Router {
   const router = Router();
   router.get('/', async (request, response) => {
-    const { after, jobs, stock } = request.query;
+    const { after, jobs, stock, records } = request.query;
     const point = after === undefined || after === '' ? null : typeof after === 'string' ? pointIn(after) : undefined;
     if (point === undefined || (point === null && typeof after === 'string' && after !== ''))
       throw new Problem(400, 'bad-point', '"after" is a point that this address gave out before, or left out.', {
@@ -20,7 +20,13 @@ export function changeRoutes(store: ChangeStore): Router {
       throw new Problem(400, 'bad-stock', '"stock" is "all", or left out.', {
         errors: [{ path: '$.stock', message: 'Not "all".' }],
       });
-    response.json(await store.since(point, { jobs: jobs === 'all', stock: stock === 'all' }));
+    if (records !== undefined && records !== 'all')
+      throw new Problem(400, 'bad-records', '"records" is "all", or left out.', {
+        errors: [{ path: '$.records', message: 'Not "all".' }],
+      });
+    response.json(
+      await store.since(point, { jobs: jobs === 'all', stock: stock === 'all', records: records === 'all' }),
+    );
   });
   return router;
 }

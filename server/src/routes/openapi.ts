@@ -6,6 +6,9 @@ import {
   healthSchema,
   keptSchema,
   problemSchema,
+  recordPageSchema,
+  recordResultsSchema,
+  recordsSchema,
   sittingsSchema,
   staleSchema,
   stockEntriesSchema,
@@ -188,6 +191,7 @@ function describe() {
             query('after', 'The point that was reached, as `next`; left out: from the beginning.'),
             query('jobs', '`all`: boats come whole.', { type: 'string', enum: ['all'] }),
             query('stock', '`all`: entries of the stock come too.', { type: 'string', enum: ['all'] }),
+            query('records', '`all`: entries of records come too.', { type: 'string', enum: ['all'] }),
           ],
           responses: { 200: { description: 'The changes', content: json(changesSchema) }, 400: problem('Not a point') },
         },
@@ -200,6 +204,39 @@ function describe() {
           responses: {
             200: { description: 'Kept; how many are new', content: json(stockTakenSchema) },
             400: problem('No entries, each with its path'),
+          },
+        },
+      },
+      '/api/records': {
+        get: {
+          summary: 'Links of a boat’s records in their order, two hundred at a time; also of a removed boat',
+          parameters: [
+            { name: 'boat', in: 'query', required: true, schema: uuid },
+            query('after', 'After this number of the chain; left out: from the first.', { type: 'integer' }),
+          ],
+          responses: {
+            200: { description: 'The links', content: json(recordPageSchema) },
+            400: problem('Not a UUID, or not a number'),
+          },
+        },
+        post: {
+          summary:
+            'Add signed entries to the records of boats; the same again changes nothing. Each has its own answer',
+          requestBody: { required: true, content: json(recordsSchema) },
+          responses: {
+            200: { description: 'What became of each', content: json(recordResultsSchema) },
+            400: problem('No entries, each with its path'),
+          },
+        },
+      },
+      '/api/records/bundle': {
+        get: {
+          summary: 'A boat, her records and photographs in one ZIP, with the signed head of her chain',
+          parameters: [{ name: 'boat', in: 'query', required: true, schema: uuid }],
+          responses: {
+            200: { description: 'The bundle', content: { 'application/zip': {} } },
+            400: problem('Not a UUID'),
+            404: problem('No such boat, nor any record of one'),
           },
         },
       },
