@@ -3,14 +3,19 @@ import {
   changesSchema,
   problemSchema,
   sittingsSchema,
+  recordPageSchema,
+  recordResultsSchema,
   writtenSchema,
   type Changes,
   type Kept,
+  type RecordPage,
+  type RecordResult,
   type Sitting,
   type StockEntry,
   type StoredBoat,
   type Version,
 } from '@harbor-latch/core/wire/index';
+import type { SignedEntry } from '@harbor-latch/core/records/entry';
 import { deviceId } from './deviceId';
 
 export type { StoredBoat, Version };
@@ -89,6 +94,8 @@ const json = { 'Content-Type': 'application/json' };
 export async function changesSince(after: string | null, jobs: boolean): Promise<Changes> {
   const query = new URLSearchParams({
     stock: 'all',
+    // A large yard's records come boat by boat.
+    ...(jobs ? { records: 'all' } : {}),
     ...(after === null ? {} : { after }),
     ...(jobs ? { jobs: 'all' } : {}),
   });
@@ -157,6 +164,22 @@ export async function putStock(entry: StockEntry): Promise<void> {
     headers: { ...json, 'X-Device': deviceId() },
     body: JSON.stringify({ entries: [entry] }),
   });
+}
+
+/** Adds entries to the records of boats. @returns what became of each */
+export async function putRecords(entries: readonly SignedEntry[]): Promise<readonly RecordResult[]> {
+  const response = await call('/records', { method: 'POST', headers: json, body: JSON.stringify({ entries }) });
+  return recordResultsSchema.parse(await response.json()).results;
+}
+
+/** Links of a boat's records after a number. */
+export async function recordsAfter(boat: string, after: number): Promise<RecordPage> {
+  return recordPageSchema.parse(await (await call(`/records?boat=${boat}&after=${after}`)).json());
+}
+
+/** A boat, her records and photographs in one ZIP. */
+export async function bundleOf(boat: string): Promise<Blob> {
+  return (await call(`/records/bundle?boat=${boat}`)).blob();
 }
 
 /** A photograph's bytes. */

@@ -16,6 +16,7 @@ import {
   putAside,
   putBoat,
   putPhoto,
+  putRecords,
   putStock,
   someBoats,
 } from './api';
@@ -50,6 +51,7 @@ function opening(tables: Promise<Tables>): Tables {
     read: async () => (await tables).read(),
     photo: async (id) => (await tables).photo(id),
     photoIds: async () => (await tables).photoIds(),
+    records: async (boat) => (await tables).records(boat),
     change: async (work) => (await tables).change(work),
   };
 }
@@ -69,7 +71,7 @@ export function openYard(): YardOnDevice {
   );
   const sender: Sender = new Sender(
     aboard,
-    { put: putBoat, remove: deleteBoat, aside: putAside, photo: putPhoto, stock: putStock },
+    { put: putBoat, remove: deleteBoat, aside: putAside, photo: putPhoto, stock: putStock, records: putRecords },
     hand,
   );
   const drafts = new DraftStore(aboard, sender, hand);

@@ -1,5 +1,5 @@
 import type { BoatLine, StockEntry } from '@harbor-latch/core/wire/index';
-import type { BoatRow, FeedRow, OnDevice, PhotoRow, Waiting } from './rows';
+import type { BoatRow, FeedRow, OnDevice, PhotoRow, RecordRow, Waiting } from './rows';
 import { memoryTables, type Change, type Table, type Tables } from './tables';
 
 /** What is told between the tabs of this device. */
@@ -21,6 +21,8 @@ export class Aboard {
   /** Entries of the yard's stock, in order of time. */
   stock: readonly StockEntry[] = [];
   feed: FeedRow | null = null;
+  /** Counts what was written to the records of any boat: whoever shows some reads them anew. */
+  recordsWritten = 0;
   private tables: Tables;
   /** What was on the device until it had no more room. */
   private before: Tables | undefined;
@@ -75,6 +77,8 @@ export class Aboard {
           before = this.writes;
           const there = await this.tables.read();
           if (before === this.writes) this.take(there);
+          // Another tab may have written some.
+          this.recordsWritten += 1;
         }
       } catch {
         this.fallBack();
@@ -136,6 +140,14 @@ export class Aboard {
     return this.tables.photoIds();
   }
 
+  /** The records of a boat, or of all, in the order of their ids. */
+  async records(boat: string | null): Promise<readonly RecordRow[]> {
+    const rows = await this.tables.records(boat).catch(() => []);
+    const before = (await this.before?.records(boat).catch(() => [])) ?? [];
+    const all = new Map([...before, ...rows].map((row) => [row.id, row]));
+    return [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+  }
+
   private fallBack(): void {
     const { boats, lines, waiting, stock, feed } = this;
     this.before = this.tables;
@@ -174,6 +186,7 @@ function noting() {
     waiting: new Map() as Written<Waiting>,
     stock: new Map() as Written<StockEntry>,
     feed: new Map() as Written<FeedRow>,
+    records: new Map() as Written<RecordRow>,
   };
   const over = <Row>(table: Table<Row>, rows: Written<Row>, keyOf: (row: Row) => string): Table<Row> => ({
     get: (key: string) => table.get(key),
@@ -194,15 +207,18 @@ function noting() {
       waiting: over(change.waiting, written.waiting, ({ id }) => id),
       stock: over(change.stock, written.stock, ({ id }) => id),
       feed: over(change.feed, written.feed, ({ key }) => key),
+      records: over(change.records, written.records, ({ id }) => id),
       photos: change.photos,
+      keys: change.keys,
       first: change.first,
     }),
     clear: () => {
       for (const rows of Object.values(written)) rows.clear();
     },
     apply: (aboard: Aboard): boolean => {
-      const { boats, lines, waiting, stock, feed } = written;
-      if (boats.size + lines.size + waiting.size + stock.size + feed.size === 0) return false;
+      const { boats, lines, waiting, stock, feed, records } = written;
+      if (Object.values(written).every(({ size }) => size === 0)) return false;
+      if (records.size > 0) aboard.recordsWritten += 1;
       if (boats.size > 0) aboard.boats = withRows(aboard.boats, boats);
       if (lines.size > 0) aboard.lines = withRows(aboard.lines, lines);
       if (waiting.size > 0) aboard.waiting = inOrder(aboard.waiting, waiting);

@@ -143,6 +143,7 @@ export class Feed {
       for (const one of page.changes) {
         if (one.kind === 'boat') seen?.add(one.line.id);
         if (one.kind === 'stock') seen?.add(one.entry.id);
+        if (one.kind === 'record') seen?.add(one.record.entry.id);
       }
       const behind = page;
       // Of a yard that is read for the first time the first page is shown, and then all of it.

@@ -1,8 +1,10 @@
-import type { Kept, StockEntry, Version } from '@harbor-latch/core/wire/index';
+import type { SignedEntry } from '@harbor-latch/core/records/entry';
+import type { Kept, RecordResult, StockEntry, Version } from '@harbor-latch/core/wire/index';
 import type { Job } from '@harbor-latch/core/job/index';
 import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import type { Aboard } from './Aboard';
 import { goingOut, refused, stale, taken, type Hand } from './changes';
+import { entriesOf, recordsAnswered } from './recordRows';
 import { isAsItIs, type Waiting } from './rows';
 
 /** What is sent with every write. */
@@ -18,6 +20,8 @@ export interface Receiver {
   aside(lost: Job, basedOn: number, sent: Sent): Promise<Version>;
   photo(id: string, bytes: Blob, sent: Sent): Promise<void>;
   stock(entry: StockEntry): Promise<void>;
+  /** Entries of records; each has its own answer. */
+  records(entries: readonly SignedEntry[]): Promise<readonly RecordResult[]>;
 }
 
 /** Pauses after the server was not reached, ms: they grow, and never longer than a minute. */
@@ -25,6 +29,13 @@ const SHORTEST_PAUSE_MS = 1000;
 const LONGEST_PAUSE_MS = 60_000;
 /** So many boats are under way at once; of each boat one change. */
 const AT_ONCE = 3;
+/** So many entries of records go out together. */
+const ENTRIES_AT_ONCE = 50;
+/** In place of a boat: entries go by themselves, whatever becomes of a boat. */
+const RECORDS = 'records';
+
+/** In which order something waits: of one lane one thing is under way. */
+const laneOf = ({ kind, boatId }: Waiting) => (kind === 'record' ? RECORDS : boatId);
 
 /**
  * Sends what waits, in the order in which it came to wait, one change of a boat at a time. One tab of this device
@@ -101,24 +112,27 @@ export class Sender {
     const willing = this.aboard.waiting.filter((one) => !isAsItIs(one) || one.refused === null);
     const photos = willing.filter(({ kind }) => kind === 'photo');
     const stuck = ({ boatId }: Waiting) => this.aboard.boats.get(boatId)?.trouble;
-    const others = willing.filter((one) => one.kind !== 'photo' && !stuck(one));
-    return [...others, ...photos].filter(({ boatId }) => {
-      if (seen.has(boatId)) return false;
-      seen.add(boatId);
-      return !this.sending.has(boatId);
+    const others = willing.filter((one) => one.kind !== 'photo' && (one.kind === 'record' || !stuck(one)));
+    return [...others, ...photos].filter((one) => {
+      const lane = laneOf(one);
+      if (seen.has(lane)) return false;
+      seen.add(lane);
+      return !this.sending.has(lane);
     });
   }
 
-  private async send({ id, boatId }: Waiting): Promise<void> {
-    this.sending.add(boatId);
+  private async send(waiting: Waiting): Promise<void> {
+    const lane = laneOf(waiting);
+    this.sending.add(lane);
     this.tell();
     try {
-      const one = await this.aboard.change((change) => goingOut(change, id));
-      if (one) await this.deliver(one);
+      const one = await this.aboard.change((change) => goingOut(change, waiting.id));
+      if (one?.kind === 'record') await this.deliverRecords();
+      else if (one) await this.deliver(one);
     } catch {
       this.pause();
     }
-    this.sending.delete(boatId);
+    this.sending.delete(lane);
     this.tell();
     this.look();
   }
@@ -143,6 +157,34 @@ export class Sender {
     }
   }
 
+  /** Hands over the entries that wait, some at once, in their order. */
+  private async deliverRecords(): Promise<void> {
+    const ids = this.aboard.waiting
+      .filter((one) => one.kind === 'record' && one.refused === null)
+      .slice(0, ENTRIES_AT_ONCE)
+      .map(({ id }) => id);
+    const entries = await this.aboard.change((change) => entriesOf(change, ids));
+    if (entries.length === 0) return;
+    try {
+      const results = await this.receiver.records(entries);
+      this.settled();
+      await this.aboard.change((change) => recordsAnswered(change, results));
+      this.onTaken();
+    } catch (error) {
+      if (error instanceof ServerAway) return this.pause();
+      if (error instanceof ServerNewer) return this.pause(false);
+      if (!(error instanceof ServerProblem)) throw error;
+      // None of them was looked at: the first is told, so that the others do not wait for it.
+      const [first] = entries;
+      const { code, message } = error;
+      if (first)
+        await this.aboard.change((change) =>
+          recordsAnswered(change, [{ id: first.entry.id, kind: 'refused', code, path: '$', message }]),
+        );
+      this.settled();
+    }
+  }
+
   private async handOver(one: Waiting): Promise<Version | null> {
     const sent = { key: one.id, by: one.by };
     switch (one.kind) {
@@ -164,6 +206,8 @@ export class Sender {
       case 'stock':
         await this.receiver.stock(one.entry);
         return null;
+      case 'record':
+        throw new Error('Entries of records go out together.');
       default:
         return one satisfies never;
     }

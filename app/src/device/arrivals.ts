@@ -1,12 +1,17 @@
 import type { Changes, StoredBoat } from '@harbor-latch/core/wire/index';
 import { fromServer } from './changes';
-import type { BoatRow, Waiting } from './rows';
+import { linkOf } from './recordRows';
+import { isAsItIs, type BoatRow, type Waiting } from './rows';
 import type { Change } from './tables';
 
 /** Whether nothing of a row is this device's own. */
 function isClean(row: BoatRow, waiting: readonly Waiting[]): boolean {
   return (
-    !row.removed && row.trouble === null && row.basedOn !== null && waiting.every(({ boatId }) => boatId !== row.id)
+    !row.removed &&
+    row.trouble === null &&
+    row.basedOn !== null &&
+    // What is sent as it is, like a picture or an entry, changes no boat.
+    waiting.every((one) => one.boatId !== row.id || isAsItIs(one))
   );
 }
 
@@ -47,6 +52,10 @@ export async function applyChanges(
       await change.stock.put(one.entry);
       continue;
     }
+    if (one.kind === 'record') {
+      await change.records.put(linkOf(one.record));
+      continue;
+    }
     const { line, job } = one;
     await change.lines.put(line);
     if (job) await fetched(change, [{ ...line, job }]);
@@ -61,6 +70,9 @@ export async function applyChanges(
   if (seen && !more) {
     const own = new Set(waiting.map(({ id }) => id));
     for (const { id } of await change.stock.all()) if (!seen.has(id) && !own.has(id)) await change.stock.delete(id);
+    if (whole)
+      for (const { id } of await change.records.all())
+        if (!seen.has(id) && !own.has(id)) await change.records.delete(id);
   }
   // A list that began anew is read once it is whole: broken off, it begins anew again.
   if (!seen || !more) await change.feed.put({ key: 'feed', point: next, boats, whole });

@@ -1,4 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
+import type { ChainedEntry, SignedEntry } from '@harbor-latch/core/records/entry';
 import type { BoatLine, Kept, StockEntry, StoredBoat } from '@harbor-latch/core/wire/index';
 
 /** What stands between a boat on this device and the server's copy until somebody decides. */
@@ -63,18 +64,43 @@ export type Waiting = WaitingBase &
         readonly refused: string | null;
         readonly sent: null;
       }
+    | {
+        /** An entry of the boat's records, under the entry's own id: it lies among the records. */
+        readonly kind: 'record';
+        readonly refused: string | null;
+        readonly sent: null;
+      }
   );
 
 /** What waits and is sent as it is, whatever became of a boat since. */
-export type WaitingAsItIs = Extract<Waiting, { readonly kind: 'photo' | 'stock' }>;
+export type WaitingAsItIs = Extract<Waiting, { readonly kind: 'photo' | 'stock' | 'record' }>;
 
 /** Whether something is sent as it is: it belongs to no version of a boat. */
 export function isAsItIs(one: Waiting): one is WaitingAsItIs {
-  return one.kind === 'photo' || one.kind === 'stock';
+  return one.kind === 'photo' || one.kind === 'stock' || one.kind === 'record';
 }
 
 /** In place of a boat's id where something waits that is of none. */
 export const OF_THE_STOCK = 'stock';
+
+/** An entry of a boat's records on this device. */
+export interface RecordRow {
+  readonly id: string;
+  readonly boat: string;
+  /** Its fingerprint. */
+  readonly hash: string;
+  readonly signed: SignedEntry;
+  /** Its place in the boat's chain; null until the server has it. */
+  readonly link: Pick<ChainedEntry, 'number' | 'receivedAt' | 'chainHash'> | null;
+}
+
+/** What this device signs with: a pair that never leaves the browser, or where it cannot make one, a seed. */
+export interface KeyRow {
+  readonly key: 'device';
+  /** 64 hexadecimal digits. */
+  readonly publicKey: string;
+  readonly secret: CryptoKey | Uint8Array;
+}
 
 /** A picture on this device: whole while it waits or was asked for lately, small always. */
 export interface PhotoRow {

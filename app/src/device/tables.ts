@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { BoatLine, StockEntry } from '@harbor-latch/core/wire/index';
 import { JOB_VERSION } from '@harbor-latch/core/job/index';
 import { ofToday } from './ofToday';
-import type { BoatRow, FeedRow, FirstRow, OnDevice, PhotoRow, Waiting } from './rows';
+import type { BoatRow, FeedRow, FirstRow, KeyRow, OnDevice, PhotoRow, RecordRow, Waiting } from './rows';
 
 /** One table within a change. */
 export interface Table<Row> {
@@ -19,6 +19,8 @@ export interface Change {
   readonly waiting: Table<Waiting>;
   readonly photos: Table<PhotoRow>;
   readonly stock: Table<StockEntry>;
+  readonly records: Table<RecordRow>;
+  readonly keys: Table<KeyRow>;
   readonly feed: Table<FeedRow>;
   readonly first: Table<FirstRow>;
 }
@@ -33,6 +35,8 @@ export interface Tables {
   photo(id: string): Promise<PhotoRow | undefined>;
   /** Which pictures are here. */
   photoIds(): Promise<readonly string[]>;
+  /** The records of a boat, or of all. */
+  records(boat: string | null): Promise<readonly RecordRow[]>;
   change<T>(work: (change: Change) => Promise<T>): Promise<T>;
 }
 
@@ -42,15 +46,27 @@ interface Schema extends DBSchema {
   waiting: { key: string; value: Waiting };
   photos: { key: string; value: PhotoRow };
   stock: { key: string; value: StockEntry };
+  records: { key: string; value: RecordRow; indexes: { boat: string } };
+  keys: { key: string; value: KeyRow };
   feed: { key: string; value: FeedRow };
   first: { key: string; value: FirstRow };
 }
 
-const NAMES = ['boats', 'lines', 'waiting', 'photos', 'stock', 'feed', 'first'] as const;
-const KEYS = { boats: 'id', lines: 'id', waiting: 'id', photos: 'id', stock: 'id', feed: 'key', first: 'key' } as const;
+const KEYS = {
+  boats: 'id',
+  lines: 'id',
+  waiting: 'id',
+  photos: 'id',
+  stock: 'id',
+  records: 'id',
+  keys: 'key',
+  feed: 'key',
+  first: 'key',
+} as const;
+const NAMES = Object.keys(KEYS) as (keyof typeof KEYS)[];
 
-/** The database rises with the job: its first version held jobs of version 2. */
-const DATABASE_VERSION = JOB_VERSION - 1;
+/** The database rises with the job and with its own tables: its first version held jobs of version 2, its fourth brought records. */
+const DATABASE_VERSION = JOB_VERSION;
 
 /**
  * The browser's own database, brought to today's jobs as it is opened. @throws where the browser refuses one
@@ -61,6 +77,7 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
     upgrade: async (opened, before, _now, all) => {
       const added = NAMES.filter((table) => !opened.objectStoreNames.contains(table));
       for (const table of added) opened.createObjectStore(table, { keyPath: KEYS[table] });
+      if (added.includes('records')) all.objectStore('records').createIndex('boat', 'boat');
       if (before === 0) return;
       // What an earlier release did not keep comes with the whole of what the yard has.
       if (added.length > 0) await all.objectStore('feed').clear();
@@ -89,11 +106,12 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
     },
     photo: (id) => database.get('photos', id),
     photoIds: () => database.getAllKeys('photos'),
+    records: (boat) => (boat === null ? database.getAll('records') : database.getAllFromIndex('records', 'boat', boat)),
     change: async (work) => {
       const writing = database.transaction([...NAMES], 'readwrite', { durability: 'strict' });
       // Its end is waited for below; a failure before that is told there too.
       writing.done.catch(() => undefined);
-      const table = <Name extends (typeof NAMES)[number]>(of: Name): Table<Schema[Name]['value']> => {
+      const table = <Name extends keyof typeof KEYS>(of: Name): Table<Schema[Name]['value']> => {
         const store = writing.objectStore(of);
         return {
           get: (key) => store.get(key),
@@ -109,6 +127,8 @@ export async function openTables(name: string, onTaken: () => void): Promise<Tab
           waiting: table('waiting'),
           photos: table('photos'),
           stock: table('stock'),
+          records: table('records'),
+          keys: table('keys'),
           feed: table('feed'),
           first: table('first'),
         });
@@ -136,6 +156,8 @@ export function memoryTables(from: OnDevice = nothingThere): Tables {
   const stock = new Map(from.stock.map((row) => [row.id, row]));
   const feed = new Map(from.feed ? [[from.feed.key, from.feed]] : []);
   const photos = new Map<string, PhotoRow>();
+  const records = new Map<string, RecordRow>();
+  const keys = new Map<string, KeyRow>();
   const first = new Map<string, FirstRow>();
   const table = <Row>(rows: Map<string, Row>, keyOf: (row: Row) => string): Table<Row> => ({
     get: async (key) => rows.get(key),
@@ -149,6 +171,8 @@ export function memoryTables(from: OnDevice = nothingThere): Tables {
     waiting: table(waiting, ({ id }) => id),
     photos: table(photos, ({ id }) => id),
     stock: table(stock, ({ id }) => id),
+    records: table(records, ({ id }) => id),
+    keys: table<KeyRow>(keys, ({ key }) => key),
     feed: table<FeedRow>(feed, ({ key }) => key),
     first: table<FirstRow>(first, ({ key }) => key),
   };
@@ -166,6 +190,7 @@ export function memoryTables(from: OnDevice = nothingThere): Tables {
     }),
     photo: (id) => tables.photos.get(id),
     photoIds: async () => [...photos.keys()],
+    records: async (boat) => [...records.values()].filter((row) => boat === null || row.boat === boat),
     change: (work) => {
       const done = last.then(() => work(tables));
       last = done.catch(() => undefined);

@@ -60,7 +60,11 @@ export function storeWith(job: Job): DraftStore {
   let count = 0;
   const hand = () => ({ by: 'Wren', now: OF_THE_PAST, newId: () => `change-${String((count += 1)).padStart(4, '0')}` });
   const away = () => Promise.reject(new Error('Nothing is sent here.'));
-  const sender = new Sender(aboard, { put: away, remove: away, aside: away, photo: away, stock: away }, hand);
+  const sender = new Sender(
+    aboard,
+    { put: away, remove: away, aside: away, photo: away, stock: away, records: away },
+    hand,
+  );
   const drafts = new DraftStore(aboard, sender, hand);
   const feed = new Feed(aboard, { changes: away, boats: away, listen: () => () => undefined }, () => OF_THE_PAST);
   const pictures = new Pictures(

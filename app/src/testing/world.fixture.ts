@@ -1,7 +1,9 @@
 import { v7 } from 'uuid';
 import type { Job } from '@harbor-latch/core/job/index';
 import { lineOf } from '@harbor-latch/core/wire/boatLine';
-import type { Changes, StockEntry, StoredBoat, Version } from '@harbor-latch/core/wire/index';
+import { CHAIN_BEGIN, chainHash } from '@harbor-latch/core/records/chain';
+import { entryHash, type ChainedEntry, type Entry } from '@harbor-latch/core/records/entry';
+import type { Changes, RecordResult, StockEntry, StoredBoat, Version } from '@harbor-latch/core/wire/index';
 import { ServerAway, ServerNewer, ServerProblem } from '../data/api';
 import { DraftStore } from '../data/DraftStore';
 import { Aboard, type Channel } from '../device/Aboard';
@@ -37,6 +39,9 @@ export class YardServer {
   refusesPhoto: string | null = null;
   readonly photos: string[] = [];
   readonly stock: { readonly entry: StockEntry; readonly changed: number }[] = [];
+  readonly records: { readonly record: ChainedEntry; readonly changed: number }[] = [];
+  /** Entries that are refused one by one, with the reason. */
+  refusesRecord: (entry: Entry) => string | null = () => null;
   /** What came, in order. */
   readonly log: string[] = [];
 
@@ -125,14 +130,40 @@ export class YardServer {
         this.stock.push({ entry, changed: this.order });
         for (const listener of this.listeners) listener();
       }),
+    records: (entries) =>
+      this.through(() => {
+        this.log.push(`records ${entries.length}`);
+        return entries.map(({ entry, signature }): RecordResult => {
+          const { id } = entry;
+          const message = this.refusesRecord(entry);
+          if (message !== null) return { id, kind: 'refused', code: 'refused', path: '$', message };
+          const there = this.records.find(({ record }) => record.entry.id === id)?.record;
+          const link = there ?? this.linked({ entry, signature });
+          return { id, kind: 'taken', number: link.number, chainHash: link.chainHash };
+        });
+      }),
   };
+
+  private linked({ entry, signature }: Pick<ChainedEntry, 'entry' | 'signature'>): ChainedEntry {
+    const own = this.records.filter(({ record }) => record.entry.boat === entry.boat);
+    const number = own.length + 1;
+    const receivedAt = new Date(Date.UTC(2026, 0, 1) + number * 1000).toISOString();
+    const previous = own[own.length - 1]?.record.chainHash ?? CHAIN_BEGIN;
+    const hash = chainHash(previous, { entryHash: entryHash(entry), number, receivedAt });
+    this.order += 1;
+    const seals = { sealedBy: '0'.repeat(64), seal: '0'.repeat(128) };
+    const record = { entry, signature, number, receivedAt, chainHash: hash, ...seals };
+    this.records.push({ record, changed: this.order });
+    for (const listener of this.listeners) listener();
+    return record;
+  }
 
   readonly source: Source = {
     changes: (after, jobs) =>
       this.through((): Changes => {
         const [feed, reached] = after?.split('.') ?? [];
         const from = feed === this.feed ? Number(reached) : 0;
-        const all = [...this.boats.values(), ...this.stock]
+        const all = [...this.boats.values(), ...this.stock, ...this.records]
           .filter(({ changed }) => changed > from)
           .sort((a, b) => a.changed - b.changed);
         const page = all.slice(0, this.pageSize);
@@ -142,6 +173,7 @@ export class YardServer {
           boats: [...this.boats.values()].filter(({ removed }) => !removed).length,
           changes: page.map((one) => {
             if ('entry' in one) return { kind: 'stock', entry: one.entry };
+            if ('record' in one) return { kind: 'record', record: one.record };
             const { id, version, savedAt, savedBy, job, removed } = one;
             return removed
               ? { kind: 'removed', id, version }

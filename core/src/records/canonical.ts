@@ -1,5 +1,5 @@
 import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js';
 import { canonicalize } from 'json-canonicalize';
 
 /**
@@ -9,6 +9,8 @@ import { canonicalize } from 'json-canonicalize';
 export function canonicalText(value: unknown): string {
   return canonicalize(value);
 }
+
+export { bytesToHex, hexToBytes };
 
 /** SHA-256 (FIPS 180-4) of a text in UTF-8, or of bytes. @returns 64 hexadecimal digits */
 export function sha256Hex(of: string | Uint8Array): string {

@@ -18,6 +18,7 @@ const doing: Readonly<Record<WaitingThing['what'], string>> = {
   aside: 'Your copy, to be kept among the versions',
   photo: 'A photograph to be sent',
   stock: 'A change of the stock to be sent',
+  record: 'An entry of her records to be sent',
 };
 
 /** What a thing waits for. */
