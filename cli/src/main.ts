@@ -125,17 +125,23 @@ function program(): Command {
     .command('prove <file>')
     .description('every test of a circuit in the boat, with what a meter must show on it')
     .requiredOption('--circuit <id>', 'id of the circuit')
+    .option('--phase <phase>', 'bench or commission', 'commission')
     .option('--resting <volts>', 'the battery as read at rest')
     .option('--running <volts>', 'the battery as read at its posts while the pump runs')
     .action(async (file: string, options: ProveOptions) => {
-      const assessed = buildableIn(await readJobFile(file), options.circuit);
+      const job = await readJobFile(file);
+      const assessed = buildableIn(job, options.circuit);
       const resting = voltsIn(options.resting, '--resting');
       const running = voltsIn(options.running, '--running');
       const read = {
         ...(resting === null ? {} : { restingV: resting }),
         ...(running === null ? {} : { runningV: running }),
       };
-      print({ tests: proveTests(assessed, read) });
+      const phase = options.phase ?? 'commission';
+      if (phase !== 'bench' && phase !== 'commission')
+        throw new BadInput('bad-phase', `--phase is bench or commission, not "${phase}".`, '$.phase');
+      const others = job.circuits.flatMap(({ id, name }) => (id === options.circuit ? [] : [name]));
+      print({ tests: proveTests(assessed, { phase, battery: read, others }) });
     });
   latch
     .command('schema')
@@ -146,6 +152,7 @@ function program(): Command {
 
 interface ProveOptions {
   readonly circuit: string;
+  readonly phase?: string;
   readonly resting?: string;
   readonly running?: string;
 }

@@ -10,7 +10,7 @@ import {
   type Ground,
   type Positions,
 } from './ground';
-import type { ProveTest } from './proveTest';
+import { seen, type ProveTest } from './proveTest';
 import { windowAbout, windowRules } from './windows';
 
 /** With the fuse out nothing may be live, the float lifted and the lever in every position. */
@@ -24,6 +24,7 @@ export function deadTests(ground: Ground): ProveTest[] {
       phase: 'commission',
       place: 'panel',
       power: 'dead',
+      needed: true,
       text: `Fuse out, float lifted: ${terminalInWords(plan, post, ground.posts)} to negative shows nothing, with the lever in every position.`,
       set,
       instrument: 'voltmeter',
@@ -55,6 +56,7 @@ export function ohmTests(ground: Ground): ProveTest[] {
   ];
   const at = (lifted: FloatPosition): Positions => ({ ...positionsFor(ground, lifted, 'off'), fusesOut: fuses });
   const throughFloat = pump.inside === undefined && ground.floats.length > 0;
+  const passing = ground.floats.find(({ kind }) => kind === 'through-float');
   const cases: OhmCase[] = [
     {
       id: 'ohms-manual-negative',
@@ -72,9 +74,26 @@ export function ohmTests(ground: Ground): ProveTest[] {
           missLow: 'The float never opens, or auto and manual touch.',
         }))
       : []),
+    ...(passing
+      ? [
+          {
+            id: 'ohms-float-negative',
+            between: [
+              { part: passing.id, terminal: 'pump-minus' },
+              { part: passing.id, terminal: 'return' },
+            ] as const,
+            set: at('down'),
+            missHigh: 'The float’s negative pair is open: the pump has no way back in any position.',
+            missLow: '',
+          },
+        ]
+      : []),
   ];
   return cases.flatMap((one) => ohmTest(ground, one) ?? []);
 }
+
+/** What an ohmmeter says without a figure that counts: closed is under half an ohm, its leads zeroed. */
+const ohmAnswers = ['closed', 'some ohms', 'open'] as const;
 
 function ohmTest(ground: Ground, { id, between, set, missHigh, missLow }: OhmCase): ProveTest | null {
   const { plan, posts } = ground;
@@ -85,21 +104,22 @@ function ohmTest(ground: Ground, { id, between, set, missHigh, missLow }: OhmCas
   const common = {
     id,
     phase: 'commission',
-    place: 'panel',
+    place: ground.floats.some(({ id: float }) => float === red.part) ? 'bilge' : 'panel',
     power: 'dead',
-    text: `Fuse out, ${settingWords(set)}: ohms from ${terminalInWords(plan, red, posts)} to ${terminalInWords(plan, black, posts)}.`,
+    needed: true,
+    text: `Fuse out, ${settingWords(ground, set)}: ohms from ${terminalInWords(plan, red, posts)} to ${terminalInWords(plan, black, posts)}.`,
     set,
     instrument: 'ohmmeter',
     between,
     missHigh,
     missLow,
   } as const;
-  if (nominal.kind === 'open') return { ...common, expect: { state: 'open' }, widenedBy: [] };
+  if (nominal.kind === 'open') return { ...common, expect: seen('open', ohmAnswers), widenedBy: [] };
   const { expect, widenedBy } = widenedAt(ground, nominal.ohm, 'ohms', (netlist) => {
     const other = read(netlist);
     return other.kind === 'ohms' ? other.ohm : null;
   });
   return nominal.ohm < windowRules.closedOhm && id !== 'ohms-manual-negative'
-    ? { ...common, expect: { state: 'closed' }, widenedBy: [] }
+    ? { ...common, expect: seen('closed', ohmAnswers), widenedBy: [] }
     : { ...common, expect, widenedBy };
 }

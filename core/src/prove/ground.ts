@@ -1,3 +1,4 @@
+import type { AssessedAlarm, AssessedPump } from '../assess';
 import {
   mapParts,
   type FloatPosition,
@@ -16,12 +17,15 @@ import { widened, windowAbout, type Expected, type ReadAs } from './windows';
 
 /** What every test of a circuit is made from. */
 export interface Ground {
+  readonly assessed: AssessedPump | AssessedAlarm;
   readonly plan: Plan;
   readonly posts: Readonly<Record<string, string>> | undefined;
   readonly netlist: Netlist;
   readonly corners: readonly Corner[];
   readonly memory: SolverMemory;
   readonly battery: ReadBattery;
+  /** Names of the boat's other pump circuits. */
+  readonly others: readonly string[];
   readonly lever: Part | null;
   readonly floats: readonly Part[];
   readonly pump: Extract<Part, { kind: 'pump' }> | null;
@@ -63,11 +67,21 @@ export function leverPosts({ lever }: Ground): TerminalRef[] {
 }
 
 /** How a circuit is set, in words. */
-export const settingWords = ({ switches, floats }: Positions): string =>
-  [
-    ...Object.values(switches).map((position) => `lever ${position}`),
-    ...[...new Set(Object.values(floats))].map((position) => `float ${position}`),
+export function settingWords({ lever, pump, netlist }: Ground, { switches, floats }: Positions): string {
+  const three = lever?.kind === 'three-way-switch';
+  const feels = pump?.inside?.sensing === 'timer' || netlist.parts.some(({ kind }) => kind === 'probe-sensor');
+  const stands = { up: feels ? 'sensor wet' : 'float up', down: feels ? 'sensor dry' : 'float down' };
+  return [
+    ...Object.values(switches).map((one) => (three ? `lever ${one}` : one === 'off' ? 'switch off' : 'switch on')),
+    ...[...new Set(Object.values(floats))].map((one) => stands[one]),
   ].join(', ');
+}
+
+/** How the circuit is left to itself, and how it is run by hand, as a sentence begins. */
+export const onItsOwn = ({ lever }: Ground): string =>
+  lever === null ? 'Fuse in' : lever.kind === 'three-way-switch' ? 'Lever auto' : 'Switch off';
+export const byHand = ({ lever, floats }: Ground): string =>
+  lever === null && floats.length > 0 ? 'Float lifted' : lever?.kind === 'on-off-switch' ? 'Switch on' : 'Lever manual';
 
 /** Lever in a position, all floats in another, every fuse in. */
 export function positionsFor(

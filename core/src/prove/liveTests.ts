@@ -1,5 +1,7 @@
 import {
   doingWords,
+  type Doing,
+  type Part,
   measureVolts,
   positionsOf,
   solve,
@@ -16,13 +18,14 @@ import {
   heldAt,
   leverPosts,
   positionsFor,
+  pulled,
   settingOf,
   settingWords,
   widenedAt,
   type Ground,
   type Positions,
 } from './ground';
-import type { ProveTest } from './proveTest';
+import { seenOf, testOf, type ProveTest, type SeenPart } from './proveTest';
 import { windowRules, type ReadAs } from './windows';
 
 /** With the fuse in, in every position of lever and float: what the pump does, and what a meter shows there. */
@@ -46,39 +49,75 @@ function pointIn(ground: Ground, netlist: Netlist, set: Positions, running: bool
 }
 
 /** What the pump does in a setting; null where there is none, or the circuit comes to no rest. */
-function pumpRuns(ground: Ground, set: Positions): boolean | null {
+export function pumpRuns(ground: Ground, set: Positions): boolean | null {
   const point = pointIn(ground, ground.netlist, set, true);
   const doing = ground.pump && point ? point.doingOf(ground.pump.id) : null;
   return doing === null ? null : turns(doing);
+}
+
+/** A circuit with several fuses: what each of them alone, pulled, leaves running. */
+export function fuseTests(ground: Ground): ProveTest[] {
+  const { lever, fuses, plan } = ground;
+  if (fuses.length < 2) return [];
+  const position = lever ? (positionsOf(lever).find((one) => one !== 'off') ?? null) : null;
+  const set = positionsFor(ground, 'up', position);
+  if (pumpRuns(ground, set) !== true) return [];
+  return fuses.flatMap((fuse) => {
+    const out = { ...set, fusesOut: [fuse] };
+    const name = plan.parts.find(({ part }) => part.id === fuse)?.name ?? 'Fuse';
+    try {
+      const point = solve(pulled(ground.netlist, [fuse]), settingOf(out), ground.memory);
+      return [
+        testOf({
+          id: `fuse-out-${fuse}`,
+          phase: 'commission',
+          place: 'source',
+          text: `${name} alone out, ${settingWords(ground, set)}: look and listen. Then put it back.`,
+          set: out,
+          at: fuse,
+          expect: seenOf(seenParts(ground, point)),
+        }),
+      ];
+    } catch {
+      return [];
+    }
+  });
 }
 
 function testsIn(ground: Ground, set: Positions, key: string): ProveTest[] {
   const runs = pumpRuns(ground, set) ?? false;
   const point = pointIn(ground, ground.netlist, set, runs);
   if (!point) return [];
-  const states = ground.netlist.parts
-    .filter(({ kind }) => kind === 'pump' || kind === 'lamp' || kind === 'alarm')
-    .flatMap((part) => {
-      const doing = point.doingOf(part.id);
-      const name = ground.plan.parts.find((planned) => planned.part.id === part.id)?.name;
-      return doing === null || name === undefined ? [] : [`${name} ${doingWords[doing]}`];
-    });
-  const words = settingWords(set);
-  const state: ProveTest = {
+  const words = settingWords(ground, set);
+  const state = testOf({
     id: `state-${key}`,
     phase: 'commission',
     place: 'panel',
-    power: 'live',
     text: `Fuse in, ${words}: look and listen.`,
     set,
-    instrument: 'eyes and ears',
     at: ground.pump?.id ?? ground.plan.parts[0]?.part.id ?? '',
-    expect: { state: states.join(', ') },
-    widenedBy: [],
-    missHigh: '',
-    missLow: '',
-  };
+    expect: seenOf(seenParts(ground, point)),
+  });
   return [...postVolts(ground, set, key, runs), state, ...(runs ? runningTests(ground, set, key) : [])];
+}
+
+/** What each kind of part may be seen or heard to do. */
+const mayBe: Readonly<Partial<Record<Part['kind'], readonly Doing[]>>> = {
+  pump: ['running', 'standing', 'humming', 'runningBackwards'],
+  lamp: ['lit', 'dim', 'dark'],
+  alarm: ['sounding', 'mutedLit', 'silent'],
+};
+
+/** What pumps, lights and alarms do at an operating point, and what they might do instead. */
+export function seenParts({ netlist, plan }: Ground, point: OperatingPoint): SeenPart[] {
+  return netlist.parts.flatMap((part) => {
+    const may = mayBe[part.kind];
+    const name = plan.parts.find((planned) => planned.part.id === part.id)?.name;
+    const doing = may ? point.doingOf(part.id) : null;
+    if (!may || doing === null || name === undefined) return [];
+    const expected = doingWords[doing];
+    return [{ name, expected, answers: [...new Set([expected, ...may.map((one) => doingWords[one])])] }];
+  });
 }
 
 interface Wanted {
@@ -89,6 +128,7 @@ interface Wanted {
   readonly between?: readonly [TerminalRef, TerminalRef];
   readonly at?: string;
   readonly as: ReadAs;
+  readonly needed: boolean;
   /** The value in a setting, with the battery as it was read. */
   readonly valueOf: (netlist: Netlist, setting: Setting) => number;
   readonly missHigh: string;
@@ -96,8 +136,8 @@ interface Wanted {
 }
 
 /** A test of a value in a setting: solved as it is, and at the ends of what is not known. */
-function valueTest(ground: Ground, set: Positions, runs: boolean, wanted: Wanted): ProveTest[] {
-  const { as, valueOf, id, place, text, instrument, between, at, missHigh, missLow } = wanted;
+export function valueTest(ground: Ground, set: Positions, runs: boolean, wanted: Wanted): ProveTest[] {
+  const { as, valueOf, needed, id, place, text, instrument, between, at, missHigh, missLow } = wanted;
   const read = (netlist: Netlist): number | null => {
     try {
       return valueOf(heldAt(netlist, ground.battery, runs), settingOf(set));
@@ -115,6 +155,7 @@ function valueTest(ground: Ground, set: Positions, runs: boolean, wanted: Wanted
       phase: 'commission',
       place,
       power: 'live',
+      needed,
       text,
       set,
       instrument,
@@ -129,16 +170,33 @@ function valueTest(ground: Ground, set: Positions, runs: boolean, wanted: Wanted
 }
 
 /** What the meter shows, which is a load of its own: an end that hangs free reads nothing. */
-const voltsBetween = (red: TerminalRef, black: TerminalRef) => (netlist: Netlist, setting: Setting) =>
+export const voltsBetween = (red: TerminalRef, black: TerminalRef) => (netlist: Netlist, setting: Setting) =>
   measureVolts(netlist, setting, { red, black });
+
+/** Of all posts in all positions, those that a proof needs: each post where it should be live, and where it should not. */
+const neededVolts: ReadonlySet<string> = new Set([
+  'common-off-down',
+  'manual-manual-down',
+  'manual-auto-down',
+  'auto-auto-down',
+  'manual-auto-up',
+  'in-off-down',
+  'out-off-down',
+  'out-manual-down',
+  'out-off-up',
+]);
+/** And while it runs: its amperes by hand and by the float, and what its way loses, once. */
+const neededAmps: ReadonlySet<string> = new Set(['manual-down', 'auto-up', 'off-up', 'float-up']);
+const neededDrops: ReadonlySet<string> = new Set(['manual-down', 'float-up']);
 
 /** Volts of the lever's posts against battery negative. */
 function postVolts(ground: Ground, set: Positions, key: string, runs: boolean): ProveTest[] {
   return leverPosts(ground).flatMap((post) =>
     valueTest(ground, set, runs, {
       id: `volts-${post.terminal}-${key}`,
+      needed: neededVolts.has(`${post.terminal}-${key}`),
       place: 'panel',
-      text: `Fuse in, ${settingWords(set)}: volts at ${terminalInWords(ground.plan, post, ground.posts)}.`,
+      text: `Fuse in, ${settingWords(ground, set)}: volts at ${terminalInWords(ground.plan, post, ground.posts)}.`,
       instrument: 'voltmeter',
       between: [post, ground.plan.ground],
       as: runs ? 'loaded' : 'unloaded',
@@ -157,10 +215,12 @@ function runningTests(ground: Ground, set: Positions, key: string): ProveTest[] 
     { part: pump.id, terminal: 'plus' },
     { part: pump.id, terminal: 'minus' },
   ];
-  const words = `Fuse in, ${settingWords(set)}`;
+  const words = `Fuse in, ${settingWords(ground, set)}`;
   return [
     ...valueTest(ground, set, true, {
       id: `amps-${key}`,
+      // Where hand and float feed it at once, it still draws one pump’s amperes.
+      needed: neededAmps.has(key) || (key === 'manual-up' && ground.lever?.kind === 'on-off-switch'),
       place: 'panel',
       text: `${words}: amperes in the feed.`,
       instrument: 'clamp',
@@ -172,6 +232,7 @@ function runningTests(ground: Ground, set: Positions, key: string): ProveTest[] 
     }),
     ...valueTest(ground, set, true, {
       id: `pump-volts-${key}`,
+      needed: neededDrops.has(key),
       place: 'bilge',
       text: `${words}: volts across the pump’s leads.`,
       instrument: 'voltmeter',
@@ -183,6 +244,7 @@ function runningTests(ground: Ground, set: Positions, key: string): ProveTest[] 
     }),
     ...valueTest(ground, set, true, {
       id: `negative-drop-${key}`,
+      needed: neededDrops.has(key),
       place: 'bilge',
       text: `${words}: volts from the pump’s negative lead to battery negative.`,
       instrument: 'voltmeter',
@@ -209,6 +271,7 @@ export function senseTests(ground: Ground): ProveTest[] {
     const [red, black] = [post(on), post(on === 'auto' ? 'manual' : 'auto')];
     const sensed = valueTest(ground, set, true, {
       id: `sense-${on}`,
+      needed: true,
       place: 'panel',
       text: `Fuse in, float lifted, lever ${on}: volts from ${terminalInWords(ground.plan, red, ground.posts)} to ${terminalInWords(ground.plan, black, ground.posts)}.`,
       instrument: 'voltmeter',

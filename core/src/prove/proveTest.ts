@@ -1,14 +1,37 @@
 import type { FloatPosition, SwitchPosition, TerminalRef } from '../circuit';
 import type { Expected } from './windows';
 
-/** What is asked of a circuit, once it is in the boat. */
+/** Where a proof is made: before anything is in the boat, and in her. */
+export type ProvePhase = 'bench' | 'commission';
+
+export type Instrument =
+  'voltmeter' | 'ohmmeter' | 'clamp' | 'milliammeter' | 'bucket and watch' | 'watch' | 'eyes and ears';
+
+/** One thing that is seen or heard: what it is of, what it should be, and what it may be instead. */
+export interface SeenPart {
+  /** Empty where the test itself says what it is of. */
+  readonly name: string;
+  readonly expected: string;
+  readonly answers: readonly string[];
+}
+
+/** What is seen, heard, or said by a meter in words. */
+export interface Seen {
+  /** All of it in words. */
+  readonly state: string;
+  readonly of: readonly SeenPart[];
+}
+
+/** What is asked of a circuit, on the bench or once it is in the boat. */
 export interface ProveTest {
   /** The same for the same test of the same circuit, whatever its values. */
   readonly id: string;
-  readonly phase: 'commission';
-  readonly place: 'source' | 'panel' | 'bilge';
+  readonly phase: ProvePhase;
+  readonly place: 'bench' | 'source' | 'panel' | 'bilge';
   /** `dead`: the fuse is out, and nothing may be live; these come first. */
   readonly power: 'dead' | 'live';
+  /** Whether a proof lacks something without it; the others say more where one misses. */
+  readonly needed: boolean;
   readonly text: string;
   readonly set: {
     readonly switches: Readonly<Record<string, SwitchPosition>>;
@@ -16,11 +39,15 @@ export interface ProveTest {
     /** Fuses that are out. */
     readonly fusesOut: readonly string[];
   };
-  readonly instrument: 'voltmeter' | 'ohmmeter' | 'clamp' | 'eyes and ears';
+  readonly instrument: Instrument;
   readonly between?: readonly [TerminalRef, TerminalRef];
   /** The conductor or part it is read at. */
   readonly at?: string;
-  readonly expect: Expected | { readonly state: string };
+  /** Of a known volume timed: how much. */
+  readonly litres?: number;
+  /** So long a wait belongs to it, s. */
+  readonly waitS?: number;
+  readonly expect: Expected | Seen;
   /** What of a sound circuit widens the window beyond the meter's own. */
   readonly widenedBy: readonly string[];
   /** What a reading on either side suggests; empty where a state says it all. */
@@ -32,4 +59,36 @@ export interface ProveTest {
 export interface ReadBattery {
   readonly restingV?: number;
   readonly runningV?: number;
+}
+
+/** What is seen of one thing alone. */
+export function seen(expected: string, answers: readonly string[], name = ''): Seen {
+  return seenOf([{ name, expected, answers: [...new Set([expected, ...answers])] }]);
+}
+
+/** What is seen of several things at once. */
+export function seenOf(of: readonly SeenPart[]): Seen {
+  return { state: inWords(of.map(({ name, expected }) => [name, expected] as const)), of };
+}
+
+/** What was seen of several things, in the words in which it is expected. */
+export function inWords(pairs: readonly (readonly [name: string, said: string])[]): string {
+  return pairs.map(([name, said]) => (name === '' ? said : `${name} ${said}`)).join(', ');
+}
+
+type Fields = Omit<ProveTest, 'power' | 'needed' | 'set' | 'widenedBy' | 'missHigh' | 'missLow' | 'instrument'> &
+  Partial<ProveTest>;
+
+/** A test with what most of them have in common filled in. */
+export function testOf(fields: Fields): ProveTest {
+  return {
+    power: 'live',
+    needed: true,
+    set: { switches: {}, floats: {}, fusesOut: [] },
+    instrument: 'eyes and ears',
+    widenedBy: [],
+    missHigh: '',
+    missLow: '',
+    ...fields,
+  };
 }

@@ -32,7 +32,7 @@ const assessed = (job: Job): AssessedPump => {
   if (one?.status !== 'sized') throw new Error('not sized');
   return one;
 };
-const tests = (battery: ReadBattery = {}) => proveTests(assessed(base), battery);
+const tests = (battery: ReadBattery = {}) => proveTests(assessed(base), { battery });
 const byId = (list: readonly ProveTest[], id: string): ProveTest => {
   const one = list.find((each) => each.id === id);
   if (!one) throw new Error(`No test ${id}.`);
@@ -63,8 +63,9 @@ describe('the tests of the base circuit', () => {
   it('begin with the fuse out: nothing live at any post, the way through the pump, the float open and closed', () => {
     const dead = tests().filter(({ power }) => power === 'dead');
     expect(tests().slice(0, dead.length)).toEqual(dead);
-    expect(dead.every(({ set }) => set.fusesOut.includes('fuse'))).toBe(true);
+    expect(dead.slice(1).every(({ set }) => set.fusesOut.includes('fuse'))).toBe(true);
     expect(dead.map(({ id }) => id)).toEqual([
+      'battery-resting',
       'dead-common',
       'dead-manual',
       'dead-auto',

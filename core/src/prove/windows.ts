@@ -3,7 +3,7 @@ export interface Expected {
   readonly nominal: number;
   readonly low: number;
   readonly high: number;
-  readonly unit: 'V' | 'A' | 'Ω';
+  readonly unit: 'V' | 'A' | 'Ω' | 'L/h' | 's';
 }
 
 /** How a value is read, by which its window goes. Our rules, each editable where readings are judged. */
@@ -13,6 +13,14 @@ export const windowRules = {
   smallVolts: { fromV: 1, plusV: 0.03, share: 0.25, reason: 'Drops of a part of a volt go with the current.' },
   amps: { share: 0.15, reason: 'A clamp, and a pump of its kind.' },
   ohms: { share: 0.2, fromOhm: 2, aboveOhm: 0.5, belowOhm: 0.3, reason: 'Leads zeroed; a winding by where it stands.' },
+  flow: { measured: 0.15, guessed: 0.25, reason: 'A bucket, a watch, and a lift that is known or guessed.' },
+  delay: { byS: 1, reason: 'A watch in the hand.' },
+  period: { share: 0.1, reason: 'A timer of its kind.' },
+  standing: { share: 0.5, plusA: 0.002, reason: 'A sensor’s own draw differs from one to the next.' },
+  coilReserve: { factor: 1.2, reason: 'A relay must pull in with the battery at 12.0 V, and with something in hand.' },
+  alarmSounds: { withinS: 3, reason: 'Sooner than anyone walks away.' },
+  /** Amperes outside their window and within this share are to be looked at again. */
+  lookAgain: { share: 0.3, reason: 'A clamp held askew, a pump not yet wet.' },
   /** Below this a hand meter says no more than “closed”. */
   closedOhm: 0.5,
 } as const;
