@@ -40,9 +40,9 @@ function pumpLooks(pump: Extract<Part, { kind: 'pump' }>): ProveTest[] {
       ...bench,
       id: 'label',
       power: 'dead',
-      text: `Its label against the survey: ${pump.motor.labelA} A at ${pump.motor.labelV} V.`,
+      text: 'What its label says, against the survey.',
       at: pump.id,
-      expect: seen('the same', ['another figure']),
+      expect: seen(`${pump.motor.labelA} A at ${pump.motor.labelV} V`, ['another figure']),
     }),
   ];
 }

@@ -4,3 +4,7 @@ export * from './readOn';
 export * from './verdict';
 export * from './voids';
 export * from './windows';
+export * from './proofList';
+export * from './proofNow';
+export * from './proving';
+export * from './signOff';

@@ -57,8 +57,8 @@ export interface ProveTest {
 
 /** The battery as it was read; left out, as it was surveyed. */
 export interface ReadBattery {
-  readonly restingV?: number;
-  readonly runningV?: number;
+  readonly restingV?: number | undefined;
+  readonly runningV?: number | undefined;
 }
 
 /** What is seen of one thing alone. */

@@ -88,8 +88,8 @@ export function waterTests(ground: Ground): ProveTest[] {
           testOf({
             ...at,
             id: 'water-starts',
-            text: `${onItsOwn(ground)}: pour water in until it starts${sensor === 'timer' ? ' at its next waking' : on}.`,
-            expect: seen('starts at its level', ['starts too high', 'starts too low', 'does not start']),
+            text: `${onItsOwn(ground)}: pour water in until it starts${sensor === 'timer' ? ' at its next waking' : ''}.`,
+            expect: seen(`starts at its level${on}`, ['starts too high', 'starts too low', 'does not start']),
           }),
           testOf({
             ...at,

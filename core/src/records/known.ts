@@ -6,6 +6,13 @@ export type KnownEntry = {
   readonly [K in RecordKind]: Omit<Entry, 'kind' | 'body'> & { readonly kind: K; readonly body: BodyOf<K> };
 }[RecordKind];
 
+/** An entry of one kind. */
+export type EntryOf<K extends RecordKind> = Extract<KnownEntry, { readonly kind: K }>;
+
+export function isOf<K extends RecordKind>(kind: K): (entry: KnownEntry) => entry is EntryOf<K> {
+  return (entry): entry is EntryOf<K> => entry.kind === kind;
+}
+
 /** What is wrong with an entry's body, by the path in it; nothing where it is good or of a kind that is not known. */
 export function bodyProblems({
   kind,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { jobSchema } from '../../file';
+import { JOB_FORMAT, JOB_VERSION } from '../../job';
 import { hashText } from '../entry';
 import {
   batterySchema,
@@ -19,7 +19,7 @@ const signedTest = z.strictObject({
   id: testId,
   words,
   expect: expectedSchema,
-  outcome: z.union([verdictSchema, z.enum(['left out', 'not done'])]),
+  outcome: z.union([verdictSchema, z.enum(['stands', 'left out', 'not done'])]),
   read: readSchema.nullable(),
   reading: hashText
     .nullable()
@@ -35,7 +35,9 @@ export const proof = kindOf(
   z.strictObject({
     phase,
     proofs: z.array(entryId).min(1).max(20).describe('Those that were begun and are signed together.'),
-    job: jobSchema.describe('The job as it stood.'),
+    job: z
+      .looseObject({ format: z.literal(JOB_FORMAT), version: z.int().min(1).max(JOB_VERSION) })
+      .describe('The job as it stood: it stays of the version that it was written in.'),
     jobHash: hashText,
     battery: batterySchema,
     tests: z.array(signedTest).max(500),

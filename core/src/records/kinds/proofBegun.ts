@@ -6,7 +6,11 @@ import { kindOf } from './kind';
 /** A run down the list of tests was begun. */
 export const proofBegun = kindOf(
   'Proof begun',
-  z.strictObject({ phase, jobHash: hashText.describe('Of the job as it then stood.') }),
+  z.strictObject({
+    phase,
+    jobHash: hashText.describe('Of the job as it then stood.'),
+    testsHash: hashText.describe('Of its tests as they were expected at the battery as surveyed.'),
+  }),
   {
     inWords: ({ phase: of }) => (of === 'bench' ? 'Bench test begun' : 'Proof in the boat begun'),
   },
