@@ -8,7 +8,17 @@ import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
-import type { AskedBuilding, AskedJob, AskedOrder, AskedPosts, Fixes, SentAssessment } from '../workers/assessWork';
+import type { Proving } from '@harbor-latch/core/prove/proving';
+import type {
+  AskedBuilding,
+  AskedJob,
+  AskedOrder,
+  AskedPosts,
+  AskedProving,
+  AskedTouched,
+  Fixes,
+  SentAssessment,
+} from '../workers/assessWork';
 import { Answers } from './Answers';
 
 /** Who assesses jobs, mostly in a worker. */
@@ -21,6 +31,8 @@ export interface AssessAsker {
   building(asked: AskedBuilding): Promise<Building | null>;
   yardOrder(asked: AskedOrder): Promise<YardOrder>;
   posts(asked: AskedPosts): Promise<PostsFound>;
+  proving(asked: AskedProving): Promise<Proving | null>;
+  touched(asked: AskedTouched): Promise<readonly string[]>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -83,6 +95,17 @@ export class Assessments {
   /** Which post of a panel is which. */
   posts(asked: AskedPosts): Promise<PostsFound> {
     return this.later('posts', () => this.asker.posts(asked));
+  }
+
+  /** The tests of a circuit in a phase. */
+  proving(asked: AskedProving): Promise<Proving | null> {
+    const what = `proving ${asked.job.boat.id} ${asked.circuitId} ${asked.phase}`;
+    return this.later(what, () => this.asker.proving(asked));
+  }
+
+  /** The tests that work at some parts can have touched. */
+  touched(asked: AskedTouched): Promise<readonly string[]> {
+    return this.later('touched', () => this.asker.touched(asked));
   }
 
   /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */

@@ -11,7 +11,8 @@ import { wrap } from 'comlink';
 import { createContext, useCallback, useContext, useEffect, useState, useSyncExternalStore } from 'react';
 import type { PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import type { PostReading, PostsFound } from '@harbor-latch/core/trace/posts';
-import type { AskedPosts, AssessWork, Fixes } from '../workers/assessWork';
+import type { Proving } from '@harbor-latch/core/prove/proving';
+import type { AskedPosts, AskedProving, AssessWork, Fixes } from '../workers/assessWork';
 import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
@@ -28,6 +29,8 @@ export function makeAssessments(): Assessments {
     verdicts: (...asked) => asker().verdicts(...asked),
     building: (...asked) => asker().building(...asked),
     yardOrder: (...asked) => asker().yardOrder(...asked),
+    proving: (...asked) => asker().proving(...asked),
+    touched: (...asked) => asker().touched(...asked),
     posts: (...asked) => asker().posts(...asked),
   });
 }
@@ -182,6 +185,27 @@ export function useBuilding(job: Job, circuitId: string, temperatureC: number): 
     };
   }, [assessments, job, circuitId, units, temperatureC]);
   return found?.circuitId === circuitId ? found.building : null;
+}
+
+/** The tests of a circuit: the last that were worked out, until those of the job as it is have come. Null before any. */
+export function useProving(asked: Omit<AskedProving, 'units'>): Proving | null {
+  const assessments = useAssessments();
+  const units = useUnits();
+  const { job, circuitId, phase, battery, signed } = asked;
+  const of = `${job.boat.id} ${circuitId} ${phase}`;
+  const { restingV, runningV } = battery;
+  const [found, setFound] = useState<{ readonly of: string; readonly proving: Proving | null } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void assessments.proving({ job, circuitId, units, phase, battery: { restingV, runningV }, signed }).then(
+      (proving) => (gone ? undefined : setFound({ of, proving })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, job, circuitId, units, phase, restingV, runningV, signed, of]);
+  return found?.of === of ? found.proving : null;
 }
 
 /** What the boats given take beyond the stock; the last that was worked out until the new is there, null before any. */

@@ -3,7 +3,7 @@ import AtkinsonMedium from '@expo-google-fonts/atkinson-hyperlegible-next/600Sem
 import AtkinsonBold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf';
 import { wrap, type Remote } from 'comlink';
 import { Asset } from 'expo-asset';
-import type { PaperQuestion, PdfWork } from '../workers/pdfWork';
+import type { CertificateQuestion, PaperQuestion, PdfWork } from '../workers/pdfWork';
 import { downloadBytes, fileName } from './files';
 import { spawnPdf } from './spawnPdf';
 
@@ -11,15 +11,28 @@ let work: Remote<PdfWork> | undefined;
 
 const addressOf = (face: number) => new URL(Asset.fromModule(face).uri, window.location.href).href;
 
+const faces = () => ({
+  regular: addressOf(AtkinsonRegular),
+  medium: addressOf(AtkinsonMedium),
+  bold: addressOf(AtkinsonBold),
+});
+
+/** Makes the certificate of a proof on this device, and hands it over as a file. @returns why there is none, or null */
+export async function makeCertificate(
+  name: string,
+  question: Omit<CertificateQuestion, 'fonts'>,
+): Promise<string | null> {
+  work ??= wrap<PdfWork>(spawnPdf());
+  const made = await work.certificate({ ...question, fonts: faces() });
+  if (!made.ok) return made.message;
+  downloadBytes(`${fileName(name, 'certificate')}.pdf`, made.bytes, 'application/pdf');
+  return null;
+}
+
 /** Makes a paper on this device, and hands it over as a file. @returns why there is none, or null */
 export async function makePaper(name: string, question: Omit<PaperQuestion, 'fonts'>): Promise<string | null> {
   work ??= wrap<PdfWork>(spawnPdf());
-  const fonts = {
-    regular: addressOf(AtkinsonRegular),
-    medium: addressOf(AtkinsonMedium),
-    bold: addressOf(AtkinsonBold),
-  };
-  const made = await work.make({ ...question, fonts });
+  const made = await work.make({ ...question, fonts: faces() });
   if (!made.ok) return made.message;
   downloadBytes(`${fileName(name, 'paper')}.pdf`, made.bytes, 'application/pdf');
   return null;

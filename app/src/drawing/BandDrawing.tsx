@@ -1,4 +1,4 @@
-import { doingWords, type Doing } from '@harbor-latch/core/circuit/index';
+import { doingWords, type Doing, type TerminalRef } from '@harbor-latch/core/circuit/index';
 import { memo, useImperativeHandle, useMemo, type Ref } from 'react';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { usePalette } from '../ui/theme';
@@ -9,11 +9,17 @@ import { bandMarks, cableMarks, wireMarks, wireWidth, wordMarks } from '@harbor-
 import type { Box } from '@harbor-latch/core/drawing/geometry';
 import { LEAST_WIDTH, layoutDiagram } from '@harbor-latch/core/drawing/layout';
 import type { Live } from './live';
-import { AtWork, FaultMark, faultPlaces, Flow, Terminals } from './LivePaint';
+import { AtWork, FaultMark, faultPlaces, Flow, Probes, Terminals } from './LivePaint';
 import { inksOf, Marks } from './Marks';
 import { PartSymbol } from './PartSymbol';
 import { rowsOf, type Reach } from './reach';
 import { wirePath } from '@harbor-latch/core/drawing/wirePath';
+
+/** Two terminals, as a meter touches them. */
+export interface Lit {
+  readonly red: TerminalRef | null;
+  readonly black: TerminalRef | null;
+}
 
 export interface BandDrawingProps {
   readonly diagram: Diagram;
@@ -25,11 +31,13 @@ export interface BandDrawingProps {
   readonly label: string;
   /** The circuit at work; left out: the drawing alone. */
   readonly live?: Live;
+  /** Where a meter's leads go, shown on a drawing that is only looked at. */
+  readonly lit?: Lit;
   readonly reach?: Ref<Reach>;
 }
 
 /** The circuit drawn down the page in its three bands; conductors and parts can be touched. */
-export function BandDrawing({ diagram, width, selected, onSelect, label, live, reach }: BandDrawingProps) {
+export function BandDrawing({ diagram, width, selected, onSelect, label, live, lit, reach }: BandDrawingProps) {
   const palette = usePalette();
   const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
   const scale = Math.min(1, width / drawing.width);
@@ -88,6 +96,7 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, r
         ? faultPlaces(drawing, live).map((at) => <FaultMark key={`${at.x} ${at.y}`} {...at} palette={palette} />)
         : null}
       {touching ? <Terminals drawing={drawing} touch={touching} palette={palette} /> : null}
+      {lit ? <Probes drawing={drawing} lit={lit} palette={palette} /> : null}
     </Svg>
   );
 }

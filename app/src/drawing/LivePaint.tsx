@@ -1,4 +1,4 @@
-import { turns, type Doing } from '@harbor-latch/core/circuit/index';
+import { turns, type Doing, type TerminalRef } from '@harbor-latch/core/circuit/index';
 import { memo } from 'react';
 import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Palette } from '../ui/palette';
@@ -150,6 +150,36 @@ export function Terminals({
             {probe ? <Probe x={x} y={y} letter={probe === 'red' ? '+' : '−'} palette={palette} /> : null}
           </G>
         );
+      })}
+    </>
+  );
+}
+
+/** Where a meter's two leads go. */
+export function Probes({
+  drawing,
+  lit,
+  palette,
+}: {
+  readonly drawing: Drawing;
+  readonly lit: { readonly red: TerminalRef | null; readonly black: TerminalRef | null };
+  readonly palette: Palette;
+}) {
+  const placeOf = (at: TerminalRef | null) => {
+    const placed = drawing.parts.find(({ part }) => part.id === at?.part);
+    const port = placed && at ? shapeOf(placed.part, { laneStep: placed.laneStep }).ports[at.terminal] : undefined;
+    return placed && port ? { x: placed.at.x + port.x, y: placed.at.y + port.y } : null;
+  };
+  return (
+    <>
+      {(['black', 'red'] as const).map((probe) => {
+        const at = placeOf(lit[probe]);
+        return at ? (
+          <G key={probe}>
+            <Circle cx={at.x} cy={at.y} r={20} fill={palette.accent} fillOpacity={0.22} />
+            <Probe x={at.x} y={at.y} letter={probe === 'red' ? '+' : '−'} palette={palette} />
+          </G>
+        ) : null;
       })}
     </>
   );

@@ -108,6 +108,8 @@ function assessmentsAtOnce(): Assessments {
     building: async (...asked) => copied(work.building(...asked)),
     yardOrder: async (...asked) => copied(work.yardOrder(...asked)),
     posts: async (...asked) => copied(work.posts(...asked)),
+    proving: async (...asked) => copied(work.proving(...asked)),
+    touched: async (...asked) => copied(work.touched(...asked)),
   });
 }
 

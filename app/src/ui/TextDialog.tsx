@@ -4,12 +4,13 @@ import { z } from 'zod';
 import { DialogField } from './DialogField';
 import { ModalDialog } from './ModalDialog';
 
-/** Asks for one short text, which may be left empty. */
+/** Asks for one short text. */
 export function TextDialog({
   title,
   label,
   first,
   most,
+  least = 0,
   onText,
   onClose,
 }: {
@@ -18,6 +19,8 @@ export function TextDialog({
   readonly first: string;
   /** Characters at most. */
   readonly most: number;
+  /** Characters at least; nought: it may be left empty. */
+  readonly least?: number;
   readonly onText: (text: string) => void;
   readonly onClose: () => void;
 }) {
@@ -27,6 +30,7 @@ export function TextDialog({
         text: z
           .string()
           .trim()
+          .min(least, { error: 'Write something.' })
           .max(most, { error: `At most ${most} characters find room.` }),
       }),
     ),
@@ -35,7 +39,14 @@ export function TextDialog({
   const submit = () => void handleSubmit(({ text }) => onText(text))();
   return (
     <ModalDialog title={title} action="Set" onAction={submit} onClose={onClose}>
-      <DialogField control={control} name="text" label={label} hint="Left empty: nothing" onSubmit={submit} autoFocus />
+      <DialogField
+        control={control}
+        name="text"
+        label={label}
+        hint={least === 0 ? 'Left empty: nothing' : ''}
+        onSubmit={submit}
+        autoFocus
+      />
     </ModalDialog>
   );
 }

@@ -2,6 +2,10 @@ import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/as
 import { buildingOf, type Building } from '@harbor-latch/core/build/building';
 import { yardOrder, type OpenJobs, type YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { StockState } from '@harbor-latch/core/build/stockLedger';
+import { otherPumps, provingOf, type Proving, type SignedProof } from '@harbor-latch/core/prove/proving';
+import { proveTests } from '@harbor-latch/core/prove/proveTests';
+import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest';
+import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
 import { type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import { PostIdentifier, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
@@ -43,6 +47,20 @@ export interface AskedOrder {
   readonly stock: StockState;
   readonly which: OpenJobs;
 }
+
+/** A circuit that is proved. */
+export interface AskedProving {
+  readonly job: Job;
+  readonly circuitId: string;
+  readonly units: UnitSystem;
+  readonly phase: ProvePhase;
+  readonly battery: ReadBattery;
+  /** The last that was signed of it. */
+  readonly signed: SignedProof | null;
+}
+
+/** A circuit at some parts of which something was mended. */
+export type AskedTouched = Pick<AskedProving, 'job' | 'circuitId' | 'units'> & { readonly at: readonly string[] };
 
 /** A panel whose posts are asked for, with what was read between them. */
 export interface AskedPosts {
@@ -133,6 +151,20 @@ export class AssessWork {
   building({ job, circuitId, units, temperatureC, nowMs }: AskedBuilding): Building | null {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
     return !own || own.status === 'incomplete' ? null : buildingOf(job, own, temperatureC, nowMs);
+  }
+
+  /** The tests of a circuit, and what a change made void of its last proof; null for one that is not sized. */
+  proving({ job, circuitId, units, phase, battery, signed }: AskedProving): Proving | null {
+    const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
+    return own ? provingOf(job, own, phase, battery, signed) : null;
+  }
+
+  /** The tests that work at some parts can have touched. */
+  touched({ job, circuitId, units, at }: AskedTouched): readonly string[] {
+    const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
+    if (!own || own.status === 'incomplete') return [];
+    const asked = { others: otherPumps(job, circuitId) };
+    return testsTouchedBy(own, proveTests(own, asked), at, asked);
   }
 
   /** What open jobs take beyond the stock. Boats that cannot be assessed are left out. */

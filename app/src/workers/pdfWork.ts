@@ -1,4 +1,5 @@
 import { Assessor } from '@harbor-latch/core/assess/index';
+import { certificateSheet, type CertificateGround } from '@harbor-latch/core/documents/certificate';
 import type { LabelGridKey } from '@harbor-latch/core/documents/labelSheet';
 import { paperFor, type PaperKind } from '@harbor-latch/core/documents/paperFor';
 import { pdfDefinition, pdfFaces, type Paper } from '@harbor-latch/core/documents/sheetNodes';
@@ -40,8 +41,22 @@ async function bringFonts(fonts: PaperQuestion['fonts']): Promise<void> {
 export type MadePaper =
   { readonly ok: true; readonly bytes: Uint8Array } | { readonly ok: false; readonly message: string };
 
+/** A certificate that is asked for. */
+export interface CertificateQuestion extends Omit<CertificateGround, 'timeInWords'> {
+  /** Times in words, by the time. */
+  readonly times: Readonly<Record<string, string>>;
+  readonly fonts: PaperQuestion['fonts'];
+}
+
 /** Papers as PDF: what the worker does. */
 export const pdfWork = {
+  /** The certificate of a proof. */
+  async certificate({ times, fonts, ...asked }: CertificateQuestion): Promise<MadePaper> {
+    const sheet = certificateSheet({ ...asked, timeInWords: (iso) => times[iso] ?? iso });
+    await bringFonts(fonts);
+    return { ok: true, bytes: new Uint8Array(await pdfMake.createPdf(pdfDefinition(sheet)).getBuffer()) };
+  },
+
   async make({ address, circuitId, fonts, ...asked }: PaperQuestion): Promise<MadePaper> {
     const { circuits } = new Assessor(asked.units).assess(asked.job);
     const own = circuits.filter(({ circuit }) => circuit.id === circuitId);

@@ -4,6 +4,7 @@ export * from './labelSheet';
 export * from './sheetNodes';
 export * from './stepEvents';
 export * from './templateSheet';
+export * from './certificate';
 export * from './conductorList';
 export * from './consequences';
 export { holdsInWords } from './holdsInWords';

@@ -17,6 +17,7 @@ const looks: readonly PlaceLook[] = [
   { key: 'plan', name: 'Plan', icon: 'pencil-ruler' },
   { key: 'bench', name: 'Bench', icon: 'flash-outline' },
   { key: 'build', name: 'Build', icon: 'hammer-wrench' },
+  { key: 'prove', name: 'Prove', icon: 'clipboard-check-outline' },
 ];
 
 /** The places, in the order of the work. */

@@ -6,6 +6,7 @@ import type { IconName } from '../../ui/Icon';
 import { BuildStation } from '../build/BuildStation';
 import { BenchStation } from '../bench/BenchStation';
 import { FloatStation } from '../float/FloatStation';
+import { ProveStation } from '../prove/ProveStation';
 import { SizeStation } from '../size/SizeStation';
 import { SurveyStation } from '../survey/SurveyStation';
 import type { AtStation, PlaceKey, Station } from './atStation';
@@ -122,6 +123,17 @@ export const stations: readonly StationEntry[] = [
         }}
       />
     ),
+  },
+  {
+    key: 'prove',
+    name: 'Prove',
+    icon: 'clipboard-check-outline',
+    place: 'prove',
+    needsSized: true,
+    frame: 'own',
+    stands: nothing,
+    show: ({ draft, assessed, room }) =>
+      assessed.status === 'incomplete' ? null : <ProveStation draft={draft} assessed={assessed} room={room} />,
   },
   {
     key: 'drawing',

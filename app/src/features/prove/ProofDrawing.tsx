@@ -1,0 +1,69 @@
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
+import type { Job } from '@harbor-latch/core/job/index';
+import type { ProveTest } from '@harbor-latch/core/prove/proveTest';
+import { useEffect, useMemo, useRef } from 'react';
+import { ScrollView } from 'react-native';
+import { useUnits } from '../../data/settings';
+import { BandDrawing } from '../../drawing/BandDrawing';
+import type { Reach } from '../../drawing/reach';
+
+const AROUND = 30;
+const noSelect = () => undefined;
+
+/** The drawing with the points of a test lit, scrolled to where they are. */
+export function ProofDrawing({
+  job,
+  assessed,
+  test,
+  width,
+}: {
+  readonly job: Job;
+  readonly assessed: AssessedCircuit;
+  readonly test: ProveTest | null;
+  readonly width: number;
+}) {
+  const units = useUnits();
+  const diagram = useMemo(
+    () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
+    [assessed, job, units],
+  );
+  const room = useRef<ScrollView>(null);
+  const reach = useRef<Reach>(null);
+  const [red, black] = test?.between ?? [null, null];
+  const at = test?.at ?? null;
+  useEffect(() => {
+    const node = room.current?.getScrollableNode() as unknown as HTMLElement | undefined;
+    const rowsOf = (ids: readonly (string | undefined)[]) =>
+      reach.current?.rowsOf(ids.flatMap((id) => (id === undefined ? [] : [id]))) ?? null;
+    const first = rowsOf([red?.part ?? at ?? undefined]);
+    const both = rowsOf([red?.part, black?.part, at ?? undefined]);
+    if (!node || !first || node.clientHeight === 0) return;
+    const fits = both && both.bottom - both.top + 2 * AROUND <= node.clientHeight;
+    const rows = fits ? both : first;
+    const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    node.scroll({
+      top: Math.max(0, (rows.top + rows.bottom - node.clientHeight) / 2),
+      behavior: still ? 'auto' : 'smooth',
+    });
+  }, [red, black, at]);
+  return (
+    <ScrollView
+      ref={room}
+      style={{ flex: 1 }}
+      contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
+      // What scrolls by itself can be reached by keys.
+      {...{ tabIndex: 0, role: 'region', 'aria-label': 'Where the test is read' }}
+    >
+      <BandDrawing
+        diagram={diagram}
+        width={width}
+        selected={at}
+        onSelect={noSelect}
+        lit={{ red, black }}
+        label="The circuit; what the test touches is marked"
+      />
+    </ScrollView>
+  );
+}
