@@ -1,7 +1,8 @@
 import { measureOhms, positionsOf, type FloatPosition, type Netlist, type TerminalRef } from '../circuit';
-import { terminalInWords } from '../schemes';
 import {
+  fusesOutWords,
   leverPosts,
+  pointWords,
   positionsFor,
   pulled,
   settingOf,
@@ -25,7 +26,7 @@ export function deadTests(ground: Ground): ProveTest[] {
       place: 'panel',
       power: 'dead',
       needed: true,
-      text: `Fuse out, float lifted: ${terminalInWords(plan, post, ground.posts)} to negative shows nothing, with the lever in every position.`,
+      text: `${fusesOutWords(ground)}${ground.floats.length > 0 ? ', float lifted' : ''}: volts from ${pointWords(ground, post)} to battery negative, the ${lever.kind === 'three-way-switch' ? 'lever' : 'switch'} in every position.`,
       set,
       instrument: 'voltmeter',
       between: [post, plan.ground],
@@ -96,7 +97,6 @@ export function ohmTests(ground: Ground): ProveTest[] {
 const ohmAnswers = ['closed', 'some ohms', 'open'] as const;
 
 function ohmTest(ground: Ground, { id, between, set, missHigh, missLow }: OhmCase): ProveTest | null {
-  const { plan, posts } = ground;
   const [red, black] = between;
   const read = (netlist: Netlist) => measureOhms(pulled(netlist, set.fusesOut), settingOf(set), { red, black });
   const nominal = read(ground.netlist);
@@ -107,7 +107,7 @@ function ohmTest(ground: Ground, { id, between, set, missHigh, missLow }: OhmCas
     place: ground.floats.some(({ id: float }) => float === red.part) ? 'bilge' : 'panel',
     power: 'dead',
     needed: true,
-    text: `Fuse out, ${settingWords(ground, set)}: ohms from ${terminalInWords(plan, red, posts)} to ${terminalInWords(plan, black, posts)}.`,
+    text: `${fusesOutWords(ground)}, ${settingWords(ground, set)}: ohms from ${pointWords(ground, red)} to ${pointWords(ground, black)}.`,
     set,
     instrument: 'ohmmeter',
     between,

@@ -1,6 +1,7 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import {
   mapParts,
+  terminalName,
   type FloatPosition,
   type Netlist,
   type Part,
@@ -9,7 +10,7 @@ import {
   type SwitchPosition,
   type TerminalRef,
 } from '../circuit';
-import type { Plan } from '../schemes';
+import { terminalInWords, type Plan } from '../schemes';
 import { withSupply } from '../sizing';
 import { spreads, type Corner } from './corners';
 import type { ProveTest, ReadBattery } from './proveTest';
@@ -65,6 +66,17 @@ export function leverPosts({ lever }: Ground): TerminalRef[] {
   const names = lever.kind === 'three-way-switch' ? ['common', 'manual', 'auto'] : ['in', 'out'];
   return names.map((terminal) => ({ part: lever.id, terminal }));
 }
+
+/** A point that a meter touches, as a hand at the panel knows it. */
+export function pointWords({ plan, posts, lever }: Ground, at: TerminalRef): string {
+  if (terminalName(at) === terminalName(plan.ground)) return 'battery negative';
+  if (at.part !== lever?.id) return terminalInWords(plan, at, posts);
+  const printed = posts?.[terminalName(at)];
+  return printed === undefined ? `the ${at.terminal} post` : `post ${printed} (${at.terminal})`;
+}
+
+/** The fuses that are pulled, as a sentence begins. */
+export const fusesOutWords = ({ fuses }: Ground): string => (fuses.length > 1 ? 'All fuses out' : 'Fuse out');
 
 /** How a circuit is set, in words. */
 export function settingWords({ lever, pump, netlist }: Ground, { switches, floats }: Positions): string {

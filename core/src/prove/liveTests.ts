@@ -13,10 +13,10 @@ import {
   type SwitchPosition,
   type TerminalRef,
 } from '../circuit';
-import { terminalInWords } from '../schemes';
 import {
   heldAt,
   leverPosts,
+  pointWords,
   positionsFor,
   pulled,
   settingOf,
@@ -196,7 +196,7 @@ function postVolts(ground: Ground, set: Positions, key: string, runs: boolean): 
       id: `volts-${post.terminal}-${key}`,
       needed: neededVolts.has(`${post.terminal}-${key}`),
       place: 'panel',
-      text: `Fuse in, ${settingWords(ground, set)}: volts at ${terminalInWords(ground.plan, post, ground.posts)}.`,
+      text: `Fuse in, ${settingWords(ground, set)}: volts at ${pointWords(ground, post)}.`,
       instrument: 'voltmeter',
       between: [post, ground.plan.ground],
       as: runs ? 'loaded' : 'unloaded',
@@ -273,7 +273,7 @@ export function senseTests(ground: Ground): ProveTest[] {
       id: `sense-${on}`,
       needed: true,
       place: 'panel',
-      text: `Fuse in, float lifted, lever ${on}: volts from ${terminalInWords(ground.plan, red, ground.posts)} to ${terminalInWords(ground.plan, black, ground.posts)}.`,
+      text: `Fuse in, float lifted, lever ${on}: volts from ${pointWords(ground, red)} to ${pointWords(ground, black)}.`,
       instrument: 'voltmeter',
       between: [red, black],
       as: 'loaded',
@@ -285,6 +285,11 @@ export function senseTests(ground: Ground): ProveTest[] {
       missLow: 'The pump draws less than it should, or the float does not close.',
     });
     // Where nothing joins the other post to the pump it senses nothing.
-    return sensed.filter(({ expect }) => !('state' in expect) && expect.nominal < windowRules.smallVolts.fromV);
+    return sensed.filter(
+      ({ expect }) =>
+        !('state' in expect) &&
+        expect.nominal < windowRules.smallVolts.fromV &&
+        expect.nominal >= windowRules.smallVolts.leastV,
+    );
   });
 }

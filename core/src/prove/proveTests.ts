@@ -5,15 +5,8 @@ import { cornersOf } from './corners';
 import { deadTests, ohmTests } from './deadTests';
 import type { Ground } from './ground';
 import { fuseTests, liveTests, senseTests } from './liveTests';
-import {
-  alarmTests,
-  batteryTests,
-  neighbourTests,
-  relayTests,
-  sensorTests,
-  switchTests,
-  timerTests,
-} from './partTests';
+import { alarmTests, neighbourTests, switchTests } from './aroundTests';
+import { batteryTests, relayTests, sensorTests, timerTests } from './partTests';
 import type { ProvePhase, ProveTest, ReadBattery } from './proveTest';
 import { waterTests } from './waterTests';
 

@@ -10,7 +10,13 @@ export interface Expected {
 export const windowRules = {
   unloadedVolts: { share: 0.015, leastV: 0.15, reason: 'A hand meter, and what rests after a load.' },
   loadedVolts: { belowV: 0.3, aboveV: 0.2, reason: 'The battery gives way while it is read.' },
-  smallVolts: { fromV: 1, plusV: 0.03, share: 0.25, reason: 'Drops of a part of a volt go with the current.' },
+  smallVolts: {
+    fromV: 1,
+    leastV: 0.01,
+    plusV: 0.03,
+    share: 0.25,
+    reason: 'Drops of a part of a volt go with the current.',
+  },
   amps: { share: 0.15, reason: 'A clamp, and a pump of its kind.' },
   ohms: { share: 0.2, fromOhm: 2, aboveOhm: 0.5, belowOhm: 0.3, reason: 'Leads zeroed; a winding by where it stands.' },
   flow: { measured: 0.15, guessed: 0.25, reason: 'A bucket, a watch, and a lift that is known or guessed.' },

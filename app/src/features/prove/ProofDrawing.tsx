@@ -3,8 +3,8 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { ProveTest } from '@harbor-latch/core/prove/proveTest';
-import { useEffect, useMemo, useRef } from 'react';
-import { ScrollView } from 'react-native';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
 import type { Reach } from '../../drawing/reach';
@@ -18,11 +18,14 @@ export function ProofDrawing({
   assessed,
   test,
   width,
+  over = null,
 }: {
   readonly job: Job;
   readonly assessed: AssessedCircuit;
   readonly test: ProveTest | null;
   readonly width: number;
+  /** Shown over its lower edge. */
+  readonly over?: ReactNode;
 }) {
   const units = useUnits();
   const diagram = useMemo(
@@ -49,21 +52,25 @@ export function ProofDrawing({
     });
   }, [red, black, at]);
   return (
-    <ScrollView
-      ref={room}
-      style={{ flex: 1 }}
-      contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
-      // What scrolls by itself can be reached by keys.
-      {...{ tabIndex: 0, role: 'region', 'aria-label': 'Where the test is read' }}
-    >
-      <BandDrawing
-        diagram={diagram}
-        width={width}
-        selected={at}
-        onSelect={noSelect}
-        lit={{ red, black }}
-        label="The circuit; what the test touches is marked"
-      />
-    </ScrollView>
+    <View style={{ flex: 1, minHeight: 0 }}>
+      <ScrollView
+        ref={room}
+        style={{ flex: 1 }}
+        contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
+        // What scrolls by itself can be reached by keys.
+        {...{ tabIndex: 0, role: 'region', 'aria-label': 'Where the test is read' }}
+      >
+        <BandDrawing
+          diagram={diagram}
+          width={width}
+          selected={at}
+          onSelect={noSelect}
+          reach={reach}
+          lit={{ red, black }}
+          label="The circuit; what the test touches is marked"
+        />
+      </ScrollView>
+      {over === null ? null : <View style={{ position: 'absolute', left: 8, right: 8, bottom: 6 }}>{over}</View>}
+    </View>
   );
 }

@@ -1,31 +1,27 @@
-import { cautions } from '@harbor-latch/core/reference/index';
 import { nextTest, type Outcome } from '@harbor-latch/core/prove/proofList';
 import type { ProvePhase } from '@harbor-latch/core/prove/proveTest';
-import { signedBody } from '@harbor-latch/core/prove/signOff';
-import { batteryTooLow, judged, type Read } from '@harbor-latch/core/prove/verdict';
-import { hashOf as jobHashOf } from '@harbor-latch/core/records/canonical';
+import { judged, type Read } from '@harbor-latch/core/prove/verdict';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
+import type { Draft } from '../../data/draft';
 import { BigButton } from '../../ui/BigButton';
-import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
-import { useSay } from '../../ui/Said';
+import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
 import { ToolTabs } from '../../ui/ToolTabs';
 import { Words } from '../../ui/Words';
-import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import type { Draft } from '../../data/draft';
-import type { Room } from '../../ui/room';
+import { BeginProof } from './BeginProof';
+import { LastStrip, type LastRead } from './LastStrip';
 import { ProofDrawing } from './ProofDrawing';
 import { ProofListView } from './ProofListView';
-import { SignedPanel } from './SignedPanel';
-import { SignPanel, sumWords, type Signing } from './SignPanel';
+import { ProofNotices } from './ProofNotices';
+import { SignedProof } from './SignedProof';
+import { SignPanel, sumWords } from './SignPanel';
 import { TestCard } from './TestCard';
-import { useEntryPhotographs } from '../../records/useEntryPhotographs';
-import { useCertificate } from './useCertificate';
-import { useProof, type Proof } from './useProof';
-import { figure, readWords } from './words';
+import { useProof } from './useProof';
+import { useProofHand } from './useProofHand';
 
 type Known = Exclude<AssessedCircuit, { status: 'incomplete' }>;
 
@@ -53,10 +49,11 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
   const proof = useProof(draft, assessed.circuit.id, phase);
   const [tool, setTool] = useState<Tool>('test');
   const [chosen, setChosen] = useState<string | null>(null);
+  const [last, setLast] = useState<LastRead | null>(null);
   const { now, list, ready } = proof;
   const open = now.begun.length > 0;
   const current = open ? (list.find(({ test }) => test.id === chosen) ?? nextTest(list, null)) : null;
-  const hand = useHand({ draft, assessed, phase, proof });
+  const hand = useProofHand({ draft, circuit: assessed.circuit.id, phase, proof });
   const palette = usePalette();
   const show = (id: string | null) => {
     setChosen(id);
@@ -68,11 +65,25 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
     else setTool('sign');
   };
   const onRead = (outcome: Outcome, read: Read) => {
-    void hand.read(outcome, read);
+    setLast(null);
+    void hand.read(outcome, read).then(setLast);
     // What is as expected asks for nothing more: the next one comes.
     if (judged(outcome.test, read).verdict === 'pass') goNext(outcome.test.id);
     else show(outcome.test.id);
   };
+  const drawn = room.beside || (tool === 'test' && current !== null && current.test.place !== 'bench');
+  // Over the drawing where there is one: nothing moves for it.
+  const beside = drawn;
+  const strip = last ? (
+    <LastStrip
+      last={last}
+      onUndo={() => {
+        hand.takeBack(last.entry);
+        setLast(null);
+        show(last.test);
+      }}
+    />
+  ) : null;
   const phaseRow = <ChoiceRow label="Where it is proved" choices={phases} value={phase} onChoose={setPhase} />;
   const panel = !ready ? (
     <Words role="status" muted>
@@ -81,15 +92,20 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
   ) : !open && now.signed ? (
     <>
       {phaseRow}
-      <Signed proof={proof} draft={draft} assessed={assessed} onAgain={() => void hand.begin()} />
+      <SignedProof proof={proof} draft={draft} circuit={assessed.circuit} onAgain={() => void hand.begin()} />
     </>
   ) : !open ? (
     <>
       {phaseRow}
-      <Begin phase={phase} count={list.filter(({ test }) => test.needed).length} onBegin={() => void hand.begin()} />
+      <BeginProof
+        phase={phase}
+        count={list.filter(({ test }) => test.needed).length}
+        onBegin={() => void hand.begin()}
+      />
     </>
   ) : (
     <>
+      {beside ? null : strip}
       <ProofNotices proof={proof} />
       {tool === 'list' ? (
         <>
@@ -142,6 +158,7 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
   ) : null;
   const drawing = (
     <ProofDrawing
+      over={strip}
       job={draft.job}
       assessed={assessed}
       test={tool === 'test' ? (current?.test ?? null) : null}
@@ -168,7 +185,6 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
         </View>
       </View>
     );
-  const drawn = tool === 'test' && current !== null && current.test.place !== 'bench';
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
       {drawn ? drawing : null}
@@ -185,163 +201,4 @@ function placeOf(list: readonly Outcome[], { test }: Outcome): string {
   const needed = list.filter((one) => one.test.needed);
   const at = needed.findIndex((one) => one.test.id === test.id);
   return at < 0 ? 'Further' : `${at + 1} of ${needed.length}`;
-}
-
-function Begin({
-  phase,
-  count,
-  onBegin,
-}: {
-  readonly phase: ProvePhase;
-  readonly count: number;
-  readonly onBegin: () => void;
-}) {
-  return (
-    <Card>
-      <View style={{ padding: 14, gap: 10 }}>
-        <Words kind="heading" level={2}>
-          {phase === 'bench' ? 'Before anything is in the bilge' : 'Once it is in the boat'}
-        </Words>
-        <Words>
-          {phase === 'bench'
-            ? `${count} tests of pump, float and joints with real water: new parts are faulty often enough.`
-            : `${count} readings against what this very circuit must show at its battery: the dead ones first, then with the fuse in.`}
-        </Words>
-        <Words kind="small" muted>
-          {phase === 'bench' ? cautions.autoStart : `${cautions.proveDead} ${cautions.autoStart}`}
-        </Words>
-        <Words kind="small" muted>
-          What is expected stays hidden until it is read. Each reading is signed by this device and kept without a
-          signal; several people may read on their own phones.
-        </Words>
-        <BigButton icon="play" onPress={onBegin}>
-          Begin
-        </BigButton>
-      </View>
-    </Card>
-  );
-}
-
-function ProofNotices({ proof }: { readonly proof: Proof }) {
-  const { now, list, changedSince, records } = proof;
-  const low = batteryTooLow(
-    list.map(({ test }) => test),
-    now.battery.restingV,
-  );
-  const refused = [...now.readings.values()].flatMap(({ id }) => records.refused.get(id) ?? []);
-  return (
-    <>
-      {low === null ? null : (
-        <Notice tone="stop" icon="battery">
-          {low}
-        </Notice>
-      )}
-      {changedSince ? (
-        <Notice tone="caution" icon="alert">
-          The circuit was changed since this proof was begun. What is expected is that of the circuit as it now is.
-        </Notice>
-      ) : null}
-      {refused.map((reason) => (
-        <Notice key={reason} tone="stop" icon="alert-octagon">
-          {reason}
-        </Notice>
-      ))}
-    </>
-  );
-}
-
-function Signed({
-  proof,
-  draft,
-  assessed,
-  onAgain,
-}: {
-  readonly proof: Proof;
-  readonly draft: Draft;
-  readonly assessed: Known;
-  readonly onAgain: () => void;
-}) {
-  const { now, list, voided, records, hashOf } = proof;
-  const certificate = useCertificate(draft, assessed.circuit);
-  const { signed } = now;
-  if (!signed) return null;
-  const row = records.rows.find(({ id }) => id === signed.id);
-  return (
-    <>
-      <SignedPanel
-        signed={signed}
-        fingerprint={hashOf(signed.id)}
-        inChain={row?.link?.number ?? null}
-        list={list}
-        voided={voided}
-        late={now.afterSigning.length}
-        onAgain={onAgain}
-        onCertificate={() => void certificate.make(signed, row ?? null)}
-      />
-      {certificate.problem === null ? null : (
-        <Notice tone="stop" icon="alert-octagon">
-          {certificate.problem}
-        </Notice>
-      )}
-    </>
-  );
-}
-
-/** What is done in a proof: each of it a record. */
-function useHand({
-  draft,
-  assessed,
-  phase,
-  proof,
-}: {
-  readonly draft: Draft;
-  readonly assessed: Known;
-  readonly phase: ProvePhase;
-  readonly proof: Proof;
-}) {
-  const say = useSay();
-  const { now, list, testsHash, record, hashOf } = proof;
-  const circuit = assessed.circuit.id;
-  const photographs = useEntryPhotographs(draft);
-  const proofId = now.begun[0]?.id ?? null;
-  const takeBack = (entry: string) => void record('withdrawn', circuit, { entry });
-  const readAnew = ({ test, reading }: Outcome, more: { note?: string; photographs?: string[] }) => {
-    if (!reading) return;
-    const { replaces: _before, ...body } = reading.body;
-    void record('reading', circuit, { ...body, ...more, test: test.id, replaces: reading.id });
-  };
-  return {
-    begin: () => record('proofBegun', circuit, { phase, jobHash: jobHashOf(draft.job), testsHash }),
-    read: async ({ test, reading }: Outcome, read: Read) => {
-      const { verdict } = judged(test, read);
-      const row = await record('reading', circuit, {
-        proof: proofId,
-        test: test.id,
-        words: test.text,
-        read,
-        expect: 'state' in test.expect ? { state: test.expect.state } : test.expect,
-        verdict,
-        battery: now.battery,
-        instrument: test.instrument,
-        ...(reading ? { replaces: reading.id } : {}),
-      });
-      if (verdict === 'pass')
-        say(`As expected: ${'said' in read ? read.said : figure(read.value, read.unit)}`, () => takeBack(row.id));
-    },
-    leaveOut: async ({ test }: Outcome, reason: string) => {
-      if (proofId === null) return;
-      const row = await record('skipped', circuit, { proof: proofId, test: test.id, words: test.text, reason });
-      say('Left out', () => takeBack(row.id));
-    },
-    note: async (outcome: Outcome, note: string) => readAnew(outcome, { note }),
-    photograph: (outcome: Outcome) =>
-      photographs.choose((ids) =>
-        readAnew(outcome, { photographs: [...(outcome.reading?.body.photographs ?? []), ...ids] }),
-      ),
-    sign: async (signing: Signing) => {
-      await record('proof', circuit, signedBody({ phase, job: draft.job, now, list, hashOf, ...signing }));
-      say(`Signed by ${signing.name}`);
-    },
-    words: readWords,
-  };
 }

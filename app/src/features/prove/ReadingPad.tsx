@@ -28,6 +28,23 @@ const useStyles = stylesFor((palette) => ({
     borderColor: palette.line,
     backgroundColor: palette.raised,
   },
+  side: {
+    minHeight: 50,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: 10,
+    borderWidth: 1,
+    borderColor: palette.line,
+    backgroundColor: palette.raised,
+  },
+  take: {
+    flex: 1,
+    minHeight: 50,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: 10,
+    backgroundColor: palette.accent,
+  },
   shown: {
     flex: 1,
     minWidth: 0,
@@ -187,30 +204,27 @@ export function ReadingPad({
           ))}
         </View>
         <View style={[styles.keys, { flex: 1 }]}>
-          <View style={[styles.row, { flex: 1 }]}>
-            <PressRow label="Delete the last digit" onPress={() => press('⌫')} style={styles.key}>
-              <Icon name="backspace-outline" color={palette.text} />
-            </PressRow>
-          </View>
+          <PressRow label="Delete the last digit" onPress={() => press('⌫')} style={styles.side}>
+            <Icon name="backspace-outline" color={palette.text} />
+          </PressRow>
           {expect.unit === 'Ω' ? (
             <>
-              <View style={[styles.row, { flex: 1 }]}>
-                <PressRow label="Open" onPress={() => onRead({ said: 'open' })} style={styles.key}>
-                  <Words kind="small">open</Words>
-                </PressRow>
-              </View>
-              <View style={[styles.row, { flex: 1 }]}>
-                <PressRow label="Closed" onPress={() => onRead({ said: 'closed' })} style={styles.key}>
-                  <Words kind="small">closed</Words>
-                </PressRow>
-              </View>
+              <PressRow label="Open" onPress={() => onRead({ said: 'open' })} style={styles.side}>
+                <Words kind="small">open</Words>
+              </PressRow>
+              <PressRow label="Closed" onPress={() => onRead({ said: 'closed' })} style={styles.side}>
+                <Words kind="small">closed</Words>
+              </PressRow>
             </>
           ) : null}
+          <PressRow label="Take it" onPress={enter} style={styles.take}>
+            <Icon name="check" color={palette.onAccent} />
+            <Words kind="strong" color={palette.onAccent}>
+              Take it
+            </Words>
+          </PressRow>
         </View>
       </View>
-      <BigButton icon="check" onPress={enter}>
-        Take it
-      </BigButton>
     </View>
   );
 }
