@@ -17,6 +17,7 @@ const coreFloors = [
   'runs',
   'build',
   'prove',
+  'log',
   'trace',
   'drawing',
   'documents',

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readJobText, type Job } from '@harbor-latch/core';
+import { demoRecords, sendRecords } from './demoRecords';
 import { demoStock } from './demoStock';
 import { examplesFolder } from './places';
 
@@ -31,6 +32,13 @@ export async function loadDemo(address: string, at = new Date()): Promise<number
     body: JSON.stringify({ entries: demoStock(at) }),
   });
   if (!answer.ok) throw new Error(`The stock was not accepted: ${await answer.text()}`);
+  await sendRecords(
+    address,
+    demoRecords(
+      jobs.map(({ job }) => stepsLater(job, laterMs)),
+      at,
+    ),
+  );
   return files.length;
 }
 

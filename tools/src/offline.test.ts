@@ -4,7 +4,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { Channels, lastingTables, Tab } from '../../app/src/testing/world.fixture';
-import { changesSince, deleteBoat, putAside, putBoat, putPhoto, putStock, someBoats } from '../../app/src/data/api';
+import {
+  changesSince,
+  deleteBoat,
+  putAside,
+  putBoat,
+  putPhoto,
+  putRecords,
+  putStock,
+  someBoats,
+} from '../../app/src/data/api';
 import { newCircuit, newJob, type Job } from '@harbor-latch/core/job/index';
 import { buildServer } from './build';
 import { startCluster, type Cluster } from './cluster';
@@ -71,7 +80,14 @@ class Device {
   async open(): Promise<Tab> {
     this.tab?.close();
     const source = { changes: changesSince, boats: someBoats, listen: () => () => undefined };
-    const receiver = { put: putBoat, remove: deleteBoat, aside: putAside, photo: putPhoto, stock: putStock };
+    const receiver = {
+      put: putBoat,
+      remove: deleteBoat,
+      aside: putAside,
+      photo: putPhoto,
+      stock: putStock,
+      records: putRecords,
+    };
     this.tab = new Tab({ source, receiver }, this.tables, this.channels, this.person);
     return this.tab.open();
   }

@@ -81,3 +81,21 @@ export const photograph = kindOf(
 export const withdrawn = kindOf('Taken back', z.strictObject({ entry: entryId, reason: words.optional() }), {
   inWords: ({ reason }) => `An entry was taken back${reason ? `: ${reason}` : ''}`,
 });
+
+/** How often something of the routine is to be done on this boat. */
+export const interval = kindOf(
+  'Interval',
+  z.strictObject({
+    routine: z.string().regex(/^[a-z][a-z-]{1,39}$/, { error: 'A routine is named by its key.' }),
+    days: z
+      .int({ error: 'Days are counted whole.' })
+      .min(1, { error: 'One day at least.' })
+      .max(5000, { error: 'At most 5000 days.' })
+      .nullable()
+      .describe('Null: not by the calendar.'),
+  }),
+  {
+    inWords: ({ routine, days }) =>
+      days === null ? `${routine}: no longer by the calendar` : `${routine}: every ${days} days`,
+  },
+);

@@ -1,0 +1,7 @@
+export * from './alarm';
+export * from './dayCounts';
+export * from './loadTrend';
+export * from './resistanceTrend';
+export * from './routine';
+export * from './startsTrend';
+export * from './trendsOf';
