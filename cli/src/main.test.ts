@@ -72,7 +72,7 @@ describe('the headless command', () => {
     const { status, stdout, stderr } = latch('prove', 'examples/alder-wren.json', ...alderPump, '--resting', '12.6');
     expect([status, stderr]).toEqual([0, '']);
     const { tests } = JSON.parse(stdout) as { tests: { id: string; power: string; expect: { nominal?: number } }[] };
-    expect(tests[0]).toMatchObject({ id: 'dead-common', power: 'dead' });
+    expect(tests[0]).toMatchObject({ id: 'battery-resting', power: 'dead' });
     expect(tests.find(({ id }) => id === 'volts-common-off-down')?.expect.nominal).toBeCloseTo(12.6, 6);
     const refused = (...more: readonly string[]) => refusal('prove', 'examples/alder-wren.json', ...more);
     expect(refused(...alderPump, '--resting', '126')).toMatchObject({ code: 'bad-volts', path: '$.resting' });

@@ -1,10 +1,19 @@
 import { readFile, stat } from 'node:fs/promises';
-import { assessReport, jobJsonSchema, waterReport, MAX_JOB_BYTES, readJobText, type Job } from '@harbor-latch/core';
+import {
+  assessReport,
+  jobJsonSchema,
+  waterReport,
+  MAX_JOB_BYTES,
+  readJob,
+  readJobText,
+  type Job,
+} from '@harbor-latch/core';
 import { buildable, buildList, buildReport, cutReport, readStock, type Drum } from '@harbor-latch/core/build/index';
 import { CircuitError, solveReport, spiceText } from '@harbor-latch/core/circuit/index';
 import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import { Command, CommanderError } from 'commander';
 import { format } from 'date-fns';
+import { bundleIn, verified } from './bundleFile';
 import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
 import { SheetAskError, type SheetOptions } from './sheetAsk';
 
@@ -21,6 +30,14 @@ class BadInput extends Error {
 }
 
 async function readJobFile(file: string): Promise<Job> {
+  const bundle = await bundleIn(file);
+  if (bundle) {
+    if (!bundle.ok) throw new BadInput(bundle.code, bundle.message, bundle.path);
+    const inside = readJob(bundle.bundle.job);
+    if (inside.ok) return inside.job;
+    const [first, ...others] = inside.problems;
+    throw new BadInput(inside.code, first.message, first.path, others);
+  }
   const found = await stat(file).catch(() => null);
   if (!found?.isFile()) throw new BadInput('unreadable', `"${file}" cannot be read. Check the name of the file.`, '$');
   if (found.size > MAX_JOB_BYTES) throw new BadInput('too-large', `"${file}" is larger than 5 MiB.`, '$');
@@ -114,7 +131,7 @@ function program(): Command {
     .option('--circuit <id>', 'id of the one circuit asked for')
     .requiredOption('--paper <paper>', 'a4 or letter')
     .requiredOption('--out <file>', 'where the PDF is written')
-    .option('--kind <kind>', 'job, cuts, labels, template or parts', 'job')
+    .option('--kind <kind>', 'job, cuts, labels, template, parts or proof', 'job')
     .action(async (file: string, options: SheetOptions) => {
       const job = await readJobFile(file);
       const today = format(new Date(), 'd MMM yyyy');
@@ -144,6 +161,25 @@ function program(): Command {
       print({ tests: proveTests(assessed, { phase, battery: read, others }) });
     });
   latch
+    .command('verify <file>')
+    .description('whether anything in the records of a bundle was altered, removed, moved or added')
+    .option('--key <fingerprint>', 'the yard’s public key, as it was written down')
+    .option('--head <hash>', 'a fingerprint or chain hash that was written down, as on a certificate')
+    .action(async (file: string, options: { readonly key?: string; readonly head?: string }) => {
+      const bundle = await bundleIn(file);
+      if (!bundle) {
+        const found = await stat(file).catch(() => null);
+        throw found?.isFile()
+          ? new BadInput('not-a-bundle', `"${file}" is no bundle of a boat.`, '$')
+          : new BadInput('unreadable', `"${file}" cannot be read. Check the name of the file.`, '$');
+      }
+      if (!bundle.ok) throw new BadInput(bundle.code, bundle.message, bundle.path);
+      const kept = { ...hashIn(options.key, 'key'), ...hashIn(options.head, 'head') };
+      const verdict = await verified(bundle, kept);
+      print(verdict);
+      if (!('ok' in verdict && verdict.ok === true)) process.exitCode = 1;
+    });
+  latch
     .command('schema')
     .description('the JSON Schema of the job file')
     .action(() => print(jobJsonSchema()));
@@ -167,6 +203,15 @@ function buildableIn(job: Job, circuit: string): NonNullable<ReturnType<typeof b
   return assessed;
 }
 
+/** A hash as it was written down, with or without spaces. */
+function hashIn(text: string | undefined, name: 'key' | 'head'): { readonly key?: string; readonly head?: string } {
+  if (text === undefined) return {};
+  const hash = text.replace(/\s/g, '').toLowerCase();
+  if (!/^[0-9a-f]{64}$/.test(hash))
+    throw new BadInput(`bad-${name}`, `--${name} is 64 hexadecimal digits, not "${text}".`, `$.${name}`);
+  return { [name]: hash };
+}
+
 /** Volts of a 12 V battery as typed; null where none were. */
 function voltsIn(text: string | undefined, option: string): number | null {
   if (text === undefined) return null;
@@ -185,7 +230,8 @@ const MOST_V = 16;
 /** A year. */
 const MOST_HOURS = 8784;
 
-const VERBS = 'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, schema';
+const VERBS =
+  'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, verify FILE, schema';
 
 const collect = (value: string, before: readonly string[]) => [...before, value];
 

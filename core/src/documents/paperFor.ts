@@ -6,6 +6,8 @@ import { jobSheet } from './jobSheet';
 import { labelSheet, type LabelGridKey } from './labelSheet';
 import { cutSheet, partsSheet } from './listSheets';
 import { joined, type Paper, type Sheet } from './sheetNodes';
+import { otherPumps } from '../prove/proving';
+import { proofSheet } from './proofSheet';
 import { templateSheet } from './templateSheet';
 
 /** Kinds of papers, with the words that name them. */
@@ -15,6 +17,7 @@ export const paperKinds = {
   labels: 'labels',
   template: 'template',
   parts: 'parts list',
+  proof: 'readings to take',
 } as const;
 export type PaperKind = keyof typeof paperKinds;
 
@@ -72,6 +75,8 @@ function sheetOf(asked: PaperAsked, assessed: AssessedPump | AssessedAlarm): Pap
     const address = addressOf?.(circuit.id) ?? null;
     return { sheet: jobSheet({ job, assessed, units, paper, day, version, address }) };
   }
+  if (kind === 'proof')
+    return { sheet: proofSheet({ title, assessed, others: otherPumps(job, circuit.id), paper, day }) };
   const list = buildList(job, assessed);
   switch (kind) {
     case 'cuts':
