@@ -8,6 +8,7 @@ import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
+import type { Told } from '@harbor-latch/core/log/alarm';
 import type { Proving } from '@harbor-latch/core/prove/proving';
 import type {
   AskedBuilding,
@@ -16,6 +17,7 @@ import type {
   AskedPosts,
   AskedProving,
   AskedTouched,
+  AskedTrends,
   Fixes,
   SentAssessment,
 } from '../workers/assessWork';
@@ -33,6 +35,7 @@ export interface AssessAsker {
   posts(asked: AskedPosts): Promise<PostsFound>;
   proving(asked: AskedProving): Promise<Proving | null>;
   touched(asked: AskedTouched): Promise<readonly string[]>;
+  trends(asked: AskedTrends): Promise<Told>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -106,6 +109,11 @@ export class Assessments {
   /** The tests that work at some parts can have touched. */
   touched(asked: AskedTouched): Promise<readonly string[]> {
     return this.later('touched', () => this.asker.touched(asked));
+  }
+
+  /** What the log of a circuit shows. */
+  trends(asked: AskedTrends): Promise<Told> {
+    return this.later(`trends ${asked.circuit}`, () => this.asker.trends(asked));
   }
 
   /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */

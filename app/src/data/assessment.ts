@@ -12,7 +12,8 @@ import { createContext, useCallback, useContext, useEffect, useState, useSyncExt
 import type { PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import type { PostReading, PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Proving } from '@harbor-latch/core/prove/proving';
-import type { AskedPosts, AskedProving, AssessWork, Fixes } from '../workers/assessWork';
+import type { Told } from '@harbor-latch/core/log/alarm';
+import type { AskedPosts, AskedProving, AskedTrends, AssessWork, Fixes } from '../workers/assessWork';
 import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
@@ -31,6 +32,7 @@ export function makeAssessments(): Assessments {
     yardOrder: (...asked) => asker().yardOrder(...asked),
     proving: (...asked) => asker().proving(...asked),
     touched: (...asked) => asker().touched(...asked),
+    trends: (...asked) => asker().trends(...asked),
     posts: (...asked) => asker().posts(...asked),
   });
 }
@@ -206,6 +208,23 @@ export function useProving(asked: Omit<AskedProving, 'units'>): Proving | null {
     };
   }, [assessments, job, circuitId, units, phase, restingV, runningV, signed, of]);
   return found?.of === of ? found.proving : null;
+}
+
+/** What the log of a circuit shows; null until it was worked out. */
+export function useTrends({ entries, circuit, load }: Omit<AskedTrends, 'nowMs'>): Told | null {
+  const assessments = useAssessments();
+  const [found, setFound] = useState<{ readonly circuit: string; readonly told: Told } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void assessments.trends({ entries, circuit, load, nowMs: Date.now() }).then(
+      (told) => (gone ? undefined : setFound({ circuit, told })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, entries, circuit, load]);
+  return found?.circuit === circuit ? found.told : null;
 }
 
 /** What the boats given take beyond the stock; the last that was worked out until the new is there, null before any. */

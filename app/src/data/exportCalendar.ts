@@ -2,12 +2,16 @@ import type { CalendarEvent } from '@harbor-latch/core/documents/stepEvents';
 import { downloadText, fileName } from './files';
 
 /** Exports events as a calendar file; each is reminded of when it begins. @throws where the file could not be made */
-export async function exportCalendar(name: string, events: readonly CalendarEvent[]): Promise<void> {
+export async function exportCalendar(
+  name: string,
+  events: readonly CalendarEvent[],
+  of: 'steps' | 'due' = 'steps',
+): Promise<void> {
   const { createEvents } = await import('ics');
   const { error, value } = createEvents(
     events.map(({ id, title, text, fromMs, toMs }) => ({
       uid: `${id}-${fromMs}@harbor-latch`,
-      productId: 'harbor-latch/steps',
+      productId: `harbor-latch/${of}`,
       title: `${name}: ${title}`,
       description: text,
       start: fromMs,
@@ -18,5 +22,5 @@ export async function exportCalendar(name: string, events: readonly CalendarEven
     })),
   );
   if (value === undefined || value === null) throw error ?? new Error('The calendar could not be made.');
-  downloadText(`${fileName(name, 'steps')}.ics`, value, 'text/calendar');
+  downloadText(`${fileName(name, of)}.ics`, value, 'text/calendar');
 }

@@ -11,7 +11,8 @@ export function downloadBytes(name: string, bytes: Uint8Array, type: string): vo
   downloadBlob(name, new Blob([new Uint8Array(bytes)], { type }));
 }
 
-function downloadBlob(name: string, blob: Blob): void {
+/** Hands a file to the browser to keep. */
+export function downloadBlob(name: string, blob: Blob): void {
   const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;

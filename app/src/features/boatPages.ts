@@ -2,4 +2,7 @@
 export { BoatScreen } from './boat/BoatScreen';
 export { VersionsScreen } from './boat/VersionsScreen';
 export { CircuitScreen } from './circuit/CircuitScreen';
+export { DueScreen } from './due/DueScreen';
+export { LogScreen } from './log/LogScreen';
+export { TripCheckDialog } from './yard/TripCheckDialog';
 export { StockScreen } from './stock/StockScreen';

@@ -12,6 +12,9 @@ const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: scre
 const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
 const Waiting = lazily(() => import('./waiting/WaitingScreen').then(({ WaitingScreen: screen }) => screen));
 const Stock = lazily(() => import('./boatPages').then(({ StockScreen: screen }) => screen));
+const Log = lazily(() => import('./boatPages').then(({ LogScreen: screen }) => screen));
+const Due = lazily(() => import('./boatPages').then(({ DueScreen: screen }) => screen));
+const Check = lazily(() => import('./check/CheckScreen').then(({ CheckScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 
 /**
@@ -44,10 +47,13 @@ export const VersionsScreen = resting(Versions);
 export const ReferenceScreen = resting(Reference);
 export const WaitingScreen = resting(Waiting);
 export const StockScreen = resting(Stock);
+export const LogScreen = resting(Log);
+export const DueScreen = resting(Due);
+export const CheckScreen = resting(Check);
 export const SettingsScreen = resting(Settings);
 
 /** The order in which a user is likely to come to them. */
-const likely = [Yard, Boat, Circuit, Stock, Reference, Settings, Versions, Waiting];
+const likely = [Yard, Boat, Circuit, Log, Due, Stock, Check, Reference, Settings, Versions, Waiting];
 
 /** Brings every page onto the device, one after the other: in the bilge there may be no connection later. */
 export async function fetchScreensAhead(): Promise<void> {

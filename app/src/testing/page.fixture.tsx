@@ -109,6 +109,7 @@ function assessmentsAtOnce(): Assessments {
     yardOrder: async (...asked) => copied(work.yardOrder(...asked)),
     posts: async (...asked) => copied(work.posts(...asked)),
     proving: async (...asked) => copied(work.proving(...asked)),
+    trends: async (...asked) => copied(work.trends(...asked)),
     touched: async (...asked) => copied(work.touched(...asked)),
   });
 }

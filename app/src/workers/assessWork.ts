@@ -2,6 +2,10 @@ import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/as
 import { buildingOf, type Building } from '@harbor-latch/core/build/building';
 import { yardOrder, type OpenJobs, type YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { StockState } from '@harbor-latch/core/build/stockLedger';
+import { trendsOf } from '@harbor-latch/core/log/trendsOf';
+import type { Told } from '@harbor-latch/core/log/alarm';
+import type { Load } from '@harbor-latch/core/log/loadTrend';
+import type { KnownEntry } from '@harbor-latch/core/records/known';
 import { otherPumps, provingOf, type Proving, type SignedProof } from '@harbor-latch/core/prove/proving';
 import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest';
@@ -61,6 +65,15 @@ export interface AskedProving {
 
 /** A circuit at some parts of which something was mended. */
 export type AskedTouched = Pick<AskedProving, 'job' | 'circuitId' | 'units'> & { readonly at: readonly string[] };
+
+/** A circuit whose log is looked at. */
+export interface AskedTrends {
+  readonly entries: readonly KnownEntry[];
+  readonly circuit: string;
+  readonly load: Load;
+  /** By the page's clock, ms since 1970. */
+  readonly nowMs: number;
+}
 
 /** A panel whose posts are asked for, with what was read between them. */
 export interface AskedPosts {
@@ -157,6 +170,11 @@ export class AssessWork {
   proving({ job, circuitId, units, phase, battery, signed }: AskedProving): Proving | null {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
     return own ? provingOf(job, own, phase, battery, signed) : null;
+  }
+
+  /** What the log of a circuit shows. */
+  trends({ entries, circuit, load, nowMs }: AskedTrends): Told {
+    return trendsOf(entries, circuit, load, nowMs);
   }
 
   /** The tests that work at some parts can have touched. */

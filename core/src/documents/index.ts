@@ -5,6 +5,8 @@ export * from './sheetNodes';
 export * from './stepEvents';
 export * from './templateSheet';
 export * from './certificate';
+export * from './dueEvents';
+export * from './logTable';
 export * from './conductorList';
 export * from './consequences';
 export { holdsInWords } from './holdsInWords';

@@ -67,6 +67,11 @@ function Boat({ draft }: { readonly draft: Draft }) {
             onPress={() => drafts.undo(draft.id)}
           />
           <UnitsButton />
+          <ToolButton
+            icon="clipboard-list-outline"
+            label="Log"
+            onPress={() => router.navigate(`/boat/${draft.id}/log`)}
+          />
           <ToolButton icon="history" label="Versions" onPress={() => router.navigate(`/boat/${draft.id}/versions`)} />
         </>
       }

@@ -1,7 +1,7 @@
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import { formatQuantity } from '@harbor-latch/core/units/index';
 import { useRouter } from 'expo-router';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import type { YardBoat } from '../../data/boats';
 import { useUnits } from '../../data/settings';
@@ -11,7 +11,14 @@ import { PressRow } from '../../ui/PressRow';
 import { StandingBadge, standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
+import { lazily } from '../../ui/lazily';
 import { Words } from '../../ui/Words';
+import type { TripCheckProps } from './TripCheckDialog';
+
+/** What records is not part of the first screen. */
+const TripCheckDialog = lazily<TripCheckProps>(() =>
+  import('../boatPages').then(({ TripCheckDialog: dialog }) => dialog),
+);
 
 /** A boat of the yard: its circuits, each with the worst that was found. */
 export const BoatCard = memo(function BoatCard({
@@ -33,6 +40,7 @@ export const BoatCard = memo(function BoatCard({
   const router = useRouter();
   const units = useUnits();
   const palette = usePalette();
+  const [checking, setChecking] = useState(false);
   const { circuits } = line;
   const craft = [
     line.craft,
@@ -62,6 +70,9 @@ export const BoatCard = memo(function BoatCard({
           </View>
           {summary ? <StandingBadge standing={summary.standing} /> : null}
         </PressRow>
+        {circuits.length > 0 ? (
+          <ToolButton icon="check" label={`Trip check of ${line.name}`} onPress={() => setChecking(true)} />
+        ) : null}
         {circuits.length > 0 ? (
           <ToolButton
             icon={open ? 'chevron-up' : 'chevron-down'}
@@ -94,6 +105,14 @@ export const BoatCard = memo(function BoatCard({
           </PressRow>
         );
       })}
+      {checking ? (
+        <TripCheckDialog
+          boat={{ id, name: line.name }}
+          job={job}
+          circuits={circuits}
+          onClose={() => setChecking(false)}
+        />
+      ) : null}
     </Card>
   );
 });

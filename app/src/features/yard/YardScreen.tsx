@@ -71,6 +71,7 @@ export function YardScreen() {
       }
       actions={
         <>
+          <ToolButton icon="timer" label="What is due" onPress={() => router.navigate('/due')} />
           <ToolButton
             icon="package-variant"
             label="Stock and what to order"

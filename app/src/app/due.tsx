@@ -1,0 +1,1 @@
+export { DueScreen as default } from '../features/screens';
