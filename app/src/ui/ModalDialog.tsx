@@ -50,9 +50,11 @@ export function ModalDialog({
                 </ScrollView>
               </Dialog.Content>
               <Dialog.Actions>
-                <Button onPress={onClose} contentStyle={styles.button}>
-                  Cancel
-                </Button>
+                {onAction === onClose ? null : (
+                  <Button onPress={onClose} contentStyle={styles.button}>
+                    Cancel
+                  </Button>
+                )}
                 <Button mode="contained" onPress={onAction} contentStyle={styles.main}>
                   {action}
                 </Button>

@@ -20,6 +20,14 @@ export interface TrendAlarm {
   readonly entry: string;
 }
 
+/** The trend in which an alarm is seen, by its key. */
+export function trendOf(code: string): string {
+  if (code.startsWith('added-')) return `ohm-${code.slice('added-'.length)}`;
+  if (code.startsWith('amps-')) return 'amps';
+  if (code === 'battery-days') return 'amp-hours';
+  return ['more-starts', 'starts-rise', 'no-starts'].includes(code) ? 'starts' : 'run-length';
+}
+
 export interface TrendPoint {
   readonly atMs: number;
   readonly value: number;

@@ -97,6 +97,8 @@ describe('an open proof', () => {
     expect(log.now().battery).toEqual({ restingV: 12.4 });
     const { expect: wanted } = testIn(log, 'volts-common-off-down');
     expect('state' in wanted ? 0 : wanted.nominal).toBeCloseTo(12.4, 6);
+    log.read(proof, testIn(log, 'battery-resting'), { value: 126, unit: 'V' });
+    expect(log.now().battery).toEqual({});
   });
 
   it('shows what is next, takes a reading back by another, and leaves out with a reason, which is no pass', () => {

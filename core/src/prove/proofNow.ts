@@ -72,11 +72,16 @@ export function proofNow(
   };
 }
 
+/** What a 12 V battery may read. */
+const LEAST_V = 6;
+const MOST_V = 16;
+
 /** The battery as some readings have it. */
 export function batteryIn(readings: readonly EntryOf<'reading'>[]): ReadBattery {
   const volts = (test: string) => {
     const read = readings.find(({ body }) => body.test === test)?.body.read;
-    return read && 'value' in read ? read.value : undefined;
+    // A slip of the finger is judged, and moves no other expectation.
+    return read && 'value' in read && read.value >= LEAST_V && read.value <= MOST_V ? read.value : undefined;
   };
   const [restingV, runningV] = [volts('battery-resting'), volts('battery-running')];
   return { ...(restingV === undefined ? {} : { restingV }), ...(runningV === undefined ? {} : { runningV }) };

@@ -78,7 +78,7 @@ export function LogList({
               <View key={row.id}>
                 {heads ? (
                   <View style={{ paddingHorizontal: 14, paddingTop: 12, paddingBottom: 2 }}>
-                    <Words kind="small" muted level={3}>
+                    <Words kind="small" muted level={2}>
                       {day}
                     </Words>
                   </View>

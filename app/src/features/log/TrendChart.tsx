@@ -16,7 +16,8 @@ const edge = { left: 44, right: 12, top: 16, bottom: 26 };
 const MOST_DOTS = 60;
 
 /** A figure of a trend in few digits. */
-const short = (value: number, unit: string) => `${Number(value.toPrecision(3))}${unit === '' ? '' : ` ${unit}`}`;
+const short = (value: number, unit: string) =>
+  `${unit === 'Ω' ? value.toFixed(2) : Number(value.toPrecision(3))}${unit === '' ? '' : ` ${unit}`}`;
 
 /** A trend over time, with its limits and the day of the proof; each point opens its entry. */
 export function TrendChart({

@@ -1,4 +1,4 @@
-import type { TrendAlarm } from '@harbor-latch/core/log/alarm';
+import { trendOf, type TrendAlarm } from '@harbor-latch/core/log/alarm';
 import type { Load } from '@harbor-latch/core/log/loadTrend';
 import type { KnownEntry } from '@harbor-latch/core/records/known';
 import { format } from 'date-fns';
@@ -39,6 +39,9 @@ export function TrendsPanel({
         Trends begin with a proof and with counts: how often the pump ran, and what was read since.
       </Empty>
     );
+  // What is out of the usual is seen first.
+  const alarming = new Set(alarms.map(({ code }) => trendOf(code)));
+  const inOrder = [...trends.filter(({ key }) => alarming.has(key)), ...trends.filter(({ key }) => !alarming.has(key))];
   return (
     <View style={{ gap: 12 }} onLayout={({ nativeEvent }) => setWidth(Math.min(620, nativeEvent.layout.width - 28))}>
       {alarms.length === 0 ? (
@@ -51,7 +54,7 @@ export function TrendsPanel({
       ) : (
         alarms.map((alarm) => <AlarmCard key={alarm.code} alarm={alarm} onOpen={onOpen} />)
       )}
-      {trends.map((trend) => (
+      {inOrder.map((trend) => (
         <Card key={trend.key}>
           <View style={{ padding: 14, gap: 6 }}>
             <Words kind="heading" level={2}>

@@ -47,7 +47,7 @@ function Rows({ list, onOpen }: { readonly list: readonly Outcome[]; readonly on
           <View key={test.id}>
             {heads ? (
               <View style={{ paddingHorizontal: 14, paddingTop: 12, paddingBottom: 4 }}>
-                <Words kind="small" muted level={3}>
+                <Words kind="small" muted level={2}>
                   {`${placeWords[test.place]}, ${test.power === 'dead' ? 'dead' : 'live'}`}
                 </Words>
               </View>
