@@ -22,6 +22,7 @@ export function placesOf(job: Job) {
     float: `${circuit}/float`,
     bench: `${circuit}/bench`,
     build: `${circuit}/build`,
+    prove: `${circuit}/prove`,
     drawing: `${circuit}/drawing`,
   };
 }

@@ -21,6 +21,8 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['settings', 'Settings', () => '/settings'],
   ['reference', 'Tables, rules and cautions', () => '/reference'],
   ['versions', 'Versions', (job) => `${placesOf(job).boat}/versions`],
+  ['proof', 'Main bilge pump', (job) => placesOf(job).prove],
+  ['log', 'Log', (job) => `${placesOf(job).boat}/log`],
 ];
 
 for (const theme of ['light', 'dark'] as const) {

@@ -74,7 +74,7 @@ test('a circuit is proved from the bench to the signature without a signal, its 
   test.setTimeout(300_000);
   expected.push(/Failed to load resource|ERR_CONNECTION_REFUSED|EventSource/);
   const job = await addBoat(request, tern('Proved in the bilge'));
-  const prove = placesOf(job).build.replace(/build$/, 'prove');
+  const { prove } = placesOf(job);
   const { signal, device } = await phoneOnLink(browser, baseURL);
   const page = await device.newPage();
   await open(page, signal.address + prove, 'Main bilge pump');
@@ -168,7 +168,7 @@ test('two people read one proof on two phones, a miss says what it suggests, and
   page,
 }) => {
   const job = await addBoat(request, tern('Proved by two'));
-  const prove = placesOf(job).build.replace(/build$/, 'prove');
+  const { prove } = placesOf(job);
   const other = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const second = await other.newPage();
   await open(page, prove, 'Main bilge pump');

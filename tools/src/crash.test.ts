@@ -3,6 +3,15 @@ import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import {
+  CHAIN_BEGIN,
+  chainHash,
+  entryHash,
+  type ChainedEntry,
+  type SignedEntry,
+} from '@harbor-latch/core/records/index';
+import type { RecordPage, RecordResult } from '@harbor-latch/core/wire/index';
+import { newDevice } from '@harbor-latch/server/routes/signing.fixture';
 import { newJob, type Job } from '@harbor-latch/core/job/index';
 import { buildServer } from './build';
 import { startCluster, type Cluster } from './cluster';
@@ -109,11 +118,70 @@ async function expectEachOnce(burst: Burst): Promise<void> {
   expect([kept.version, kept.job.boat.name]).toEqual([versions.length, burst.acknowledged.get(versions.length)]);
 }
 
+/** A boat whose records are written on and on, some entries at once. */
+interface Written {
+  readonly id: string;
+  readonly acknowledged: Set<string>;
+  open: readonly SignedEntry[] | null;
+}
+
+const phone = newDevice();
+
+/** Sends a batch. @returns whether it was answered */
+async function sendBatch(entries: readonly SignedEntry[]): Promise<boolean> {
+  try {
+    const answer = await fetch(`${server.address}/api/records`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ entries }),
+    });
+    if (answer.status === 503) return false;
+    expect(answer.ok).toBe(true);
+    const { results } = (await answer.json()) as { results: RecordResult[] };
+    expect(results.map(({ kind }) => kind)).toEqual(entries.map(() => 'taken'));
+    return true;
+  } catch (error) {
+    if (error instanceof TypeError || (error as { cause?: unknown }).cause !== undefined) return false;
+    throw error;
+  }
+}
+
+async function recordOn(written: Written, until: () => boolean): Promise<void> {
+  while (!until()) {
+    written.open = Array.from({ length: 3 }, () => phone.note(written.id));
+    if (!(await sendBatch(written.open))) return;
+    for (const { entry } of written.open) written.acknowledged.add(entry.id);
+    written.open = null;
+  }
+}
+
+/** Every acknowledged entry is in the chain, and each once; what was not answered is, once it is sent again. */
+async function expectChained(written: Written): Promise<void> {
+  if (written.open) {
+    expect(await sendBatch(written.open)).toBe(true);
+    for (const { entry } of written.open) written.acknowledged.add(entry.id);
+  }
+  const links: ChainedEntry[] = [];
+  for (let more = true; more;) {
+    const answer = await fetch(`${server.address}/api/records?boat=${written.id}&after=${links.length}`);
+    const page = (await answer.json()) as RecordPage;
+    links.push(...page.records);
+    ({ more } = page);
+  }
+  expect(links.map(({ entry }) => entry.id).sort()).toEqual([...written.acknowledged].sort());
+  let previous = CHAIN_BEGIN;
+  for (const [at, { entry, number, receivedAt, chainHash: own }] of links.entries()) {
+    expect([number, own]).toEqual([at + 1, chainHash(previous, { entryHash: entryHash(entry), number, receivedAt })]);
+    previous = own;
+  }
+}
+
 async function killedAmidSaves(kill: () => void): Promise<void> {
   let over = false;
   const begun = acknowledgedSaves;
   const bursts = [1, 2, 3].map((): Burst => ({ id: randomUUID(), acknowledged: new Map(), open: null }));
-  const all = bursts.map((burst) => saveOn(burst, () => over));
+  const written: Written = { id: randomUUID(), acknowledged: new Set(), open: null };
+  const all = [...bursts.map((burst) => saveOn(burst, () => over)), recordOn(written, () => over)];
   // Not before saves are under way.
   for (let tries = 0; tries < 200 && acknowledgedSaves < begun + 5; tries += 1) await wait(10);
   await wait(Math.random() * 60);
@@ -125,6 +193,7 @@ async function killedAmidSaves(kill: () => void): Promise<void> {
   if (server.process.exitCode !== null || server.process.signalCode !== null) await startServer();
   else await startDatabase().then(untilReady);
   for (const burst of bursts) await expectEachOnce(burst);
+  await expectChained(written);
 }
 
 /** The database comes back on another port: the server is started anew on it, as `npm start` does. */
@@ -133,7 +202,7 @@ async function untilReady(): Promise<void> {
   await startServer();
 }
 
-describe('every acknowledged save is there once, and what was not answered is once it is sent again', () => {
+describe('every acknowledged save and entry is there once, and what was not answered is once it is sent again', () => {
   it('after the server was killed amid saves', async () => {
     for (let round = 0; round < KILLS; round += 1) await killedAmidSaves(() => server.process.kill('SIGKILL'));
   }, 1_800_000);

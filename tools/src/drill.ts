@@ -7,11 +7,12 @@ import { say } from './say';
 const drills: Readonly<Record<string, { readonly tests: string; readonly env: Readonly<Record<string, string>> }>> = {
   boats: { tests: 'wholeBoats', env: { SHARE_OF_RUNS: '8' } },
   badinput: { tests: 'routes/(boats|badRequests)', env: { SHARE_OF_RUNS: '8' } },
+  proofs: { tests: 'prove/coverage', env: { DRAWS: '1000' } },
   kills: { tests: 'crash', env: { KILLS: '500' } },
   offline: { tests: 'offline', env: { CHANGES: '500' } },
 };
 
-/** `npm run drill [-- boats | badinput | kills | offline | load | slowlink]`: all but the last two without a name. */
+/** `npm run drill [-- boats | badinput | proofs | kills | offline | load | slowlink]`: all but the last two without a name. */
 async function main(): Promise<void> {
   const [name] = process.argv.slice(2);
   if (name === 'load') return drillLoad();

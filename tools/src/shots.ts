@@ -47,6 +47,22 @@ function pose(name: string) {
   return (page: Page) => page.getByRole('radio', { name, exact: true }).click();
 }
 
+/** A new proof, at its first test. */
+async function proofBegun(page: Page): Promise<void> {
+  await page
+    .getByRole('button', { name: 'Prove again' })
+    .or(page.getByRole('button', { name: 'Begin' }))
+    .click();
+  await page.getByRole('tab', { name: 'All tests' }).click();
+  await page.getByRole('button', { name: /ohms from the manual post to battery negative/ }).click();
+}
+
+/** The proof that is open by then, at its second test. */
+async function firstRead(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'All tests' }).click();
+  await page.getByRole('button', { name: /volts from the common post to battery negative/ }).click();
+}
+
 /** The well cut across, heeled. */
 async function acrossToPort(page: Page): Promise<void> {
   await pose('Hauling to port')(page);
@@ -74,18 +90,6 @@ const shots: readonly Shot[] = [
       await tool('Table')(page);
     },
   },
-  {
-    name: 'bench-meter-phone-dark',
-    path: `${alderPump}/bench`,
-    size: phone,
-    shows: /V$/,
-    dark: true,
-    before: async (page) => {
-      await pumpOnAuto(page);
-      await tool('Meter')(page);
-      await page.getByRole('radio', { name: /^Pump, plus/ }).click();
-    },
-  },
   { name: 'float-phone', path: `${alderPump}/float`, size: phone, shows: /^Base over/, before: pose('Under way') },
   { name: 'float-wide', path: `${engineWell}/float`, size: wide, shows: /^Base over/, before: acrossToPort },
   {
@@ -110,9 +114,23 @@ const shots: readonly Shot[] = [
     before: tool('Steps'),
   },
   { name: 'build-wide-dark', path: `${alderPump}/build`, size: wide, shows: /^Cut list/, dark: true },
-  { name: 'versions-phone', path: `${lowSamphire}/versions`, size: phone, shows: /^Version 1/ },
   { name: 'reference-phone-dark', path: '/reference', size: phone, shows: /Our rules/, dark: true },
-  { name: 'settings-phone', path: '/settings', size: phone, shows: /Units/ },
+  { name: 'prove-phone', path: `${pinnockPump}/prove`, size: phone, shows: /^5 of|^\d+ of/, before: proofBegun },
+  {
+    name: 'prove-wide-dark',
+    path: `${pinnockPump}/prove`,
+    size: wide,
+    shows: /^\d+ of/,
+    dark: true,
+    before: firstRead,
+  },
+  {
+    name: 'log-trends-phone',
+    path: `${alderWren}/log`,
+    size: phone,
+    shows: /more in the auto/,
+    before: tool('Trends'),
+  },
 ];
 
 /** The page once two pictures of it, a quarter of a second apart, are the same. */

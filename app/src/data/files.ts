@@ -55,13 +55,8 @@ export function chooseFiles(accept: string, several = false): Promise<readonly F
   });
 }
 
-/** Lets the user choose a job file. @returns null when none was chosen. */
-export async function chooseJobFile(): Promise<{ readonly name: string; readonly read: ReadJob } | null> {
-  const [file] = await chooseFiles('.json,application/json');
-  return file ? { name: file.name, read: await readChosen(file) } : null;
-}
-
-async function readChosen(file: File): Promise<ReadJob> {
+/** Reads a job file that was chosen. */
+export async function readChosen(file: File): Promise<ReadJob> {
   // A file far too large is refused by its size alone, before it is read into memory.
   if (file.size > MAX_JOB_BYTES) {
     return {

@@ -4,5 +4,6 @@ export { VersionsScreen } from './boat/VersionsScreen';
 export { CircuitScreen } from './circuit/CircuitScreen';
 export { DueScreen } from './due/DueScreen';
 export { LogScreen } from './log/LogScreen';
+export { readBundle } from '../records/importBundle';
 export { TripCheckDialog } from './yard/TripCheckDialog';
 export { StockScreen } from './stock/StockScreen';

@@ -6,12 +6,12 @@ import { groundOf, proveTests } from './proveTests';
 import { readOn } from './readOn';
 import { judged } from './verdict';
 
-export type Assessed = AssessedPump | AssessedAlarm;
+type Assessed = AssessedPump | AssessedAlarm;
 
-export const assessedOf = (scheme: string): Assessed => assessedIn(jobWith(scheme, { panel: { light: 'led' } }));
+const assessedOf = (scheme: string): Assessed => assessedIn(jobWith(scheme, { panel: { light: 'led' } }));
 
 /** Which tests of a sound circuit miss on another one. */
-export function missesOn(one: Assessed, tests: readonly ProveTest[], netlist: Netlist): string[] {
+function missesOn(one: Assessed, tests: readonly ProveTest[], netlist: Netlist): string[] {
   const ground = groundOf(one, {});
   return tests.flatMap((test) => {
     const read = readOn(ground, test, netlist);

@@ -1,13 +1,13 @@
 import { type EntryOf } from '../records';
 import type { ProofNow } from './proofNow';
 import type { ProveTest } from './proveTest';
-import { judged, type Verdict } from './verdict';
+import { judged, type Judged } from './verdict';
 import type { Voided } from './voids';
 
 /** How a test of a proof stands. */
 export interface Outcome {
   readonly test: ProveTest;
-  readonly outcome: Verdict['verdict'] | 'stands' | 'left out' | 'not done';
+  readonly outcome: Judged['verdict'] | 'stands' | 'left out' | 'not done';
   /** What the reading means. */
   readonly words: string;
   readonly reading: EntryOf<'reading'> | null;

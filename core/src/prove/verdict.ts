@@ -4,18 +4,18 @@ import { windowRules, type Expected } from './windows';
 /** What was read: a figure in the test's unit, or words. */
 export type Read = { readonly value: number; readonly unit: string } | { readonly said: string };
 
-export interface Verdict {
+export interface Judged {
   readonly verdict: 'pass' | 'look' | 'miss';
   /** What it means, in a sentence; empty where nothing is to be said. */
   readonly words: string;
 }
 
 const SLACK = 1e-9;
-const pass = (words = ''): Verdict => ({ verdict: 'pass', words });
-const miss = (words: string): Verdict => ({ verdict: 'miss', words });
+const pass = (words = ''): Judged => ({ verdict: 'pass', words });
+const miss = (words: string): Judged => ({ verdict: 'miss', words });
 
 /** Judges a reading by its test: inside the window, to be looked at again, or missed, and what that suggests. */
-export function judged(test: ProveTest, read: Read): Verdict {
+export function judged(test: ProveTest, read: Read): Judged {
   const { expect } = test;
   if ('state' in expect) {
     const said = 'said' in read ? read.said : ohmWords(read.value);
@@ -35,7 +35,7 @@ function suggested({ expect, missHigh, missLow }: ProveTest, said: string): stri
   return open ? missLow || missHigh : said === 'open' || said === 'some ohms' ? missHigh : missLow || missHigh;
 }
 
-function judgedWords(test: ProveTest, expect: Expected, said: string): Verdict {
+function judgedWords(test: ProveTest, expect: Expected, said: string): Judged {
   if (expect.unit === 'Ω' && said === 'closed')
     return expect.low <= windowRules.closedOhm
       ? pass('A meter in the hand says no more than closed here: it does not tell a shorted winding. The amperes do.')
@@ -44,7 +44,7 @@ function judgedWords(test: ProveTest, expect: Expected, said: string): Verdict {
   return miss('');
 }
 
-function judgedFigure(test: ProveTest, { nominal, low, high, unit }: Expected, value: number): Verdict {
+function judgedFigure(test: ProveTest, { nominal, low, high, unit }: Expected, value: number): Judged {
   if (value >= low - SLACK && value <= high + SLACK) return pass();
   const words = value > high ? test.missHigh : test.missLow;
   const again = windowRules.lookAgain.share * Math.abs(nominal) + SLACK;
@@ -54,7 +54,7 @@ function judgedFigure(test: ProveTest, { nominal, low, high, unit }: Expected, v
 }
 
 /** Something about a typed figure that is to be asked before it is taken. */
-export interface Doubt {
+export interface ReadingDoubt {
   readonly question: string;
   /** What may have been meant; null where nothing comes to mind. */
   readonly meant: number | null;
@@ -64,7 +64,7 @@ const MOST_V = 16;
 const MOST_OHM = 1_000_000;
 
 /** Doubts a figure that no 12-volt circuit shows, or that is of another instrument. @returns null where there is no doubt */
-export function doubted({ expect, instrument }: ProveTest, value: number): Doubt | null {
+export function doubted({ expect, instrument }: ProveTest, value: number): ReadingDoubt | null {
   if ('state' in expect) return null;
   const { unit, nominal } = expect;
   if (value < 0 && (unit === 'Ω' || unit === 'L/h' || unit === 's'))

@@ -26,7 +26,7 @@ export interface KeptElsewhere {
   readonly head?: string;
 }
 
-export interface Verdict {
+export interface BundleVerdict {
   readonly ok: boolean;
   readonly entries: number;
   /** The yard's key, by which every link is sealed. */
@@ -48,7 +48,11 @@ interface Failure {
  * made anew under another key, or cut before a head was signed again, is consistent in itself: only what is kept elsewhere
  * tells that.
  */
-export async function checkBundle(bundle: ToCheck, check: CheckSignature, kept: KeptElsewhere = {}): Promise<Verdict> {
+export async function checkBundle(
+  bundle: ToCheck,
+  check: CheckSignature,
+  kept: KeptElsewhere = {},
+): Promise<BundleVerdict> {
   const { entries, head } = bundle;
   const common = { entries: entries.length, key: head.key, head: head.chainHash };
   const failure =

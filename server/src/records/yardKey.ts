@@ -10,7 +10,7 @@ export interface YardKey {
 }
 
 /** The yard's key by a private key of Node's. */
-export function yardKeyOf(key: KeyObject): YardKey {
+function yardKeyOf(key: KeyObject): YardKey {
   const { x } = createPublicKey(key).export({ format: 'jwk' });
   if (x === undefined) throw new Error('This is no Ed25519 key.');
   return {

@@ -1,9 +1,10 @@
-import { checkBundle, type CheckSignature, type Verdict } from '@harbor-latch/core/records/checkBundle';
+import { checkBundle, type BundleVerdict } from '@harbor-latch/core/records/checkBundle';
 import { unpackBundle } from '@harbor-latch/core/records/bundle';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { chooseFiles } from '../../data/files';
+import { checks } from '../../records/checkSignature';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Notice } from '../../ui/Notice';
@@ -11,24 +12,10 @@ import { Screen } from '../../ui/Screen';
 import { StandingBadge } from '../../ui/Standing';
 import { Words } from '../../ui/Words';
 
-const ED25519 = { name: 'Ed25519' };
-
-/** By the browser’s own check, or where it has none of this kind, by one that ships with the application. */
-const checks: CheckSignature = async (key, message, signature) => {
-  const bytes = (of: Uint8Array) => new Uint8Array(of);
-  try {
-    const own = await crypto.subtle.importKey('raw', bytes(key), ED25519, false, ['verify']);
-    return await crypto.subtle.verify(ED25519, own, bytes(signature), bytes(message));
-  } catch {
-    const { ed25519 } = await import('@noble/curves/ed25519.js');
-    return ed25519.verify(signature, message, key);
-  }
-};
-
 type State =
   | { readonly kind: 'idle' | 'reading' }
   | { readonly kind: 'refused'; readonly message: string }
-  | { readonly kind: 'done'; readonly name: string; readonly verdict: Verdict };
+  | { readonly kind: 'done'; readonly name: string; readonly verdict: BundleVerdict };
 
 const hashOf = (text: string) => text.replace(/\s/g, '').toLowerCase();
 const isHash = (text: string) => text === '' || /^[0-9a-f]{64}$/.test(text);
@@ -111,7 +98,7 @@ export function CheckScreen() {
   );
 }
 
-function Result({ name, verdict }: { readonly name: string; readonly verdict: Verdict }) {
+function Result({ name, verdict }: { readonly name: string; readonly verdict: BundleVerdict }) {
   const { ok, entries, key, head, words } = verdict;
   const spaced = (hash: string) => hash.replace(/(.{8})(?=.)/g, '$1 ');
   return (

@@ -2,9 +2,13 @@ import type { JobProblem } from '@harbor-latch/core/file/index';
 import { placeInWords, type Job } from '@harbor-latch/core/job/index';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { v7 } from 'uuid';
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';
-import { chooseJobFile } from '../../data/files';
+import { chooseFiles, readChosen } from '../../data/files';
+import { readSettings } from '../../data/settings';
+import { useYardOnDevice } from '../../data/yardOnDevice';
+import { sameJob } from '../../device/changes';
 import { BigButton } from '../../ui/BigButton';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Notice } from '../../ui/Notice';
@@ -25,9 +29,10 @@ export interface Importing {
   addAsCopy(): void;
 }
 
-/** Choosing a job file and taking it into the yard. */
+/** Choosing a job file, or a boat with her records in one file, and taking it into the yard. */
 export function useImport(): Importing {
   const drafts = useDrafts();
+  const { aboard } = useYardOnDevice();
   const router = useRouter();
   const say = useSay();
   const [state, setState] = useState<ImportState>({ kind: 'idle' });
@@ -43,16 +48,31 @@ export function useImport(): Importing {
       router.navigate('/');
     });
   };
+  const bring = (job: Job) => {
+    const here = drafts.all().get(job.boat.id);
+    if (here && !sameJob(here.job, job)) setState({ kind: 'known', job, here: here.job });
+    else if (here) {
+      say(`${job.boat.name} is here as she is in the file`);
+      router.navigate(`/boat/${job.boat.id}`);
+    } else add(job);
+  };
   const choose = async () => {
-    const chosen = await chooseJobFile();
-    if (!chosen) return;
-    const { read, name } = chosen;
-    if (!read.ok) setState({ kind: 'refused', file: name, problems: read.problems });
-    else {
-      const here = drafts.all().get(read.job.boat.id);
-      if (here) setState({ kind: 'known', job: read.job, here: here.job });
-      else add(read.job);
-    }
+    const [file] = await chooseFiles('.json,.zip,application/json,application/zip');
+    if (!file) return;
+    if (/\.zip$/i.test(file.name) || file.type === 'application/zip') return void (await bringBundle(file));
+    const read = await readChosen(file);
+    if (read.ok) bring(read.job);
+    else setState({ kind: 'refused', file: file.name, problems: read.problems });
+  };
+  const bringBundle = async (file: File) => {
+    // What reads and checks records is not part of the first screen.
+    const readBundle = await import('../boatPages').then(({ readBundle: reads }) => reads);
+    const hand = () => ({ by: readSettings().person, now: Date.now(), newId: () => v7() });
+    const read = await readBundle(new Uint8Array(await file.arrayBuffer()), aboard, hand);
+    if (!read.ok)
+      return setState({ kind: 'refused', file: file.name, problems: [{ path: '$', message: read.message }] });
+    await read.take();
+    bring(read.job);
   };
   return {
     state,
