@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { applyMigrations, connect, type Connection } from '@harbor-latch/server/db/connect';
+import { newDevice } from '@harbor-latch/server/routes/signing.fixture';
 import { storesOn, type Stores } from '@harbor-latch/server/stores';
 import { newJob } from '@harbor-latch/core/job/index';
 import { startCluster, type Cluster } from './cluster';
@@ -44,11 +45,15 @@ describe('a backup', () => {
     });
     await stores.boats.save(id, named(id, 'Kept, newer'), 1);
     await stores.photos.add('a'.repeat(64), photo, 'Wren');
+    const phone = newDevice();
+    await stores.records.add(id, [phone.note(id), phone.note(id)]);
+    const records = await stores.records.after(id, 0, 10);
     const before = { boat: await stores.boats.find(id), versions: await stores.versions.sittings(id, 99, 99) };
     const file = join(folder, 'yard.backup');
     const boats = await backUp(cluster.ownerUrl, file);
     const point = (await stores.changes.since(null, { jobs: false, stock: true, records: true })).next;
     await stores.boats.save(id, named(id, 'Spoilt'), 2);
+    await stores.records.add(id, [phone.note(id)]);
     const added = randomUUID();
     await stores.boats.create(added, named(added, 'Added later'));
     for (const _again of [1, 2]) {
@@ -57,6 +62,9 @@ describe('a backup', () => {
         before,
       );
       expect(await stores.photos.find('a'.repeat(64))).toEqual(photo);
+      // The chain is that of the file, link by link, and is guarded as before.
+      expect(await stores.records.after(id, 0, 10)).toEqual(records);
+      await expect(connection.database.execute('delete from records')).rejects.toThrow();
       expect(await stores.boats.find(added)).toBeNull();
     }
     // A device that read further than the backup is told all anew.

@@ -225,6 +225,8 @@ describe('the service', () => {
       '/api/boats/{id}/revisions/{version}',
       '/api/changes',
       '/api/stock',
+      '/api/records',
+      '/api/records/bundle',
       '/api/events',
       '/api/photos/{id}',
     ]);

@@ -31,7 +31,9 @@ export function TrendChart({
 }) {
   const palette = usePalette();
   const { points, lines, unit, provedMs, name } = trend;
-  const [at, setAt] = useState(points.length - 1);
+  // Until one is chosen, the last: more of them may come.
+  const [chosenAt, setAt] = useState<number | null>(null);
+  const at = chosenAt ?? points.length - 1;
   const chosen = points[Math.min(at, points.length - 1)];
   const first = points[0];
   const last = points[points.length - 1];

@@ -71,7 +71,12 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
     if (judged(outcome.test, read).verdict === 'pass') goNext(outcome.test.id);
     else show(outcome.test.id);
   };
-  const drawn = room.beside || (tool === 'test' && current !== null && current.test.place !== 'bench');
+  const drawn =
+    room.beside ||
+    (tool === 'test' &&
+      current !== null &&
+      (current.test.between ?? current.test.at) !== undefined &&
+      current.test.place !== 'bench');
   // Over the drawing where there is one: nothing moves for it.
   const beside = drawn;
   const strip = last ? (
