@@ -213,6 +213,13 @@ describe('after the sign-off', () => {
     expect(log.now().signed?.body.tests.find(({ id }) => id === 'dead-common')?.outcome).toBe('stands');
   });
 
+  it('a proof that is begun anew takes nothing over', () => {
+    const log = proved();
+    log.add('proofBegun', { phase: 'commission', jobHash: hashOf(job), testsHash: hashOf('x'), anew: true });
+    expect(sumOf(log.proving(job).list)).toMatchObject({ passed: 0, proved: false });
+    expect(nextTest(log.proving(job).list, null)?.test.id).toBe('battery-resting');
+  });
+
   it('a repair makes due what it can have touched, until that is read again', () => {
     const log = proved();
     log.add('repair', { what: 'New splice', at: ['joint-pump'], testsDue: ['sense-auto', 'amps-manual-down'] });

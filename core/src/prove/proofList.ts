@@ -40,7 +40,8 @@ export function dueTests(now: ProofNow, tests: readonly ProveTest[], voided: rea
 /** Every test with how it stands in the open proof; what stands from the last one is taken over until it is due again. */
 export function proofList(now: ProofNow, tests: readonly ProveTest[], voided: readonly Voided[]): Outcome[] {
   const due = dueTests(now, tests, voided);
-  const stood = new Map(now.signed?.body.tests.map((test) => [test.id, test.outcome]));
+  const anew = now.begun.some(({ body }) => body.anew === true);
+  const stood = new Map(anew ? [] : now.signed?.body.tests.map((test) => [test.id, test.outcome] as const));
   return tests.map((test): Outcome => {
     const reading = now.readings.get(test.id) ?? null;
     const leftOut = now.leftOut.get(test.id) ?? null;

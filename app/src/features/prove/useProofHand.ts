@@ -34,7 +34,16 @@ export function useProofHand({
     void record('reading', circuit, { ...body, ...more, test: test.id, replaces: reading.id });
   };
   return {
-    begin: () => record('proofBegun', circuit, { phase, jobHash: jobHashOf(draft.job), testsHash }),
+    begin: () => {
+      // Once a year everything is done again; after a change or a repair what it touched.
+      const anew = now.signed !== null && !list.some(({ due }) => due);
+      return record('proofBegun', circuit, {
+        phase,
+        jobHash: jobHashOf(draft.job),
+        testsHash,
+        ...(anew ? { anew } : {}),
+      });
+    },
     read: async ({ test, reading }: Outcome, read: Read): Promise<LastRead | null> => {
       const { verdict } = judged(test, read);
       const row = await record('reading', circuit, {

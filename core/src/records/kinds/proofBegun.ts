@@ -9,6 +9,7 @@ export const proofBegun = kindOf(
   z.strictObject({
     phase,
     jobHash: hashText.describe('Of the job as it then stood.'),
+    anew: z.boolean().optional().describe('True where nothing stands from the proof before: every test is done again.'),
     testsHash: hashText.describe('Of its tests as they were expected at the battery as surveyed.'),
   }),
   {
