@@ -123,6 +123,8 @@ for (const [view, title, address] of views) {
 
 test('text at twice its size is cut nowhere', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
+  // Every view one after the other.
+  test.setTimeout(300_000);
   await page.addInitScript(() => localStorage.setItem('latch.settings', JSON.stringify({ textSize: 'double' })));
   for (const [view, title, address] of views) {
     await open(page, address(job), title);
@@ -135,6 +137,7 @@ test.describe('on its side', () => {
   test.use({ viewport: { width: 844, height: 390 } });
 
   test('a phone shows every view within its edges, drawing and tools side by side', async ({ page, request }) => {
+    test.setTimeout(300_000);
     const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
     for (const [view, title, address] of views) {
       await open(page, address(job), title);

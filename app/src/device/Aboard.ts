@@ -1,3 +1,4 @@
+import { entryHash } from '@harbor-latch/core/records/entry';
 import type { BoatLine, StockEntry } from '@harbor-latch/core/wire/index';
 import type { BoatRow, FeedRow, OnDevice, PhotoRow, RecordRow, Waiting } from './rows';
 import { memoryTables, type Change, type Table, type Tables } from './tables';
@@ -140,12 +141,14 @@ export class Aboard {
     return this.tables.photoIds();
   }
 
-  /** The records of a boat, or of all, in the order of their ids. */
+  /** The records of a boat with their fingerprints, or of all without, in the order of their ids. */
   async records(boat: string | null): Promise<readonly RecordRow[]> {
     const rows = await this.tables.records(boat).catch(() => []);
     const before = (await this.before?.records(boat).catch(() => [])) ?? [];
     const all = new Map([...before, ...rows].map((row) => [row.id, row]));
-    return [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+    const sorted = [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+    if (boat === null) return sorted;
+    return sorted.map((row) => (row.hash === '' ? { ...row, hash: entryHash(row.signed.entry) } : row));
   }
 
   private fallBack(): void {

@@ -9,7 +9,8 @@ import type { Change } from './tables';
 /** A link of a chain as this device keeps it. */
 export function linkOf({ number, receivedAt, chainHash, entry, signature }: ChainedEntry): RecordRow {
   const link = { number, receivedAt, chainHash };
-  return { id: entry.id, boat: entry.boat, hash: entryHash(entry), signed: { entry, signature }, link };
+  // Its fingerprint is worked out when somebody looks: a yard has many.
+  return { id: entry.id, boat: entry.boat, hash: '', signed: { entry, signature }, link };
 }
 
 /** Something to be recorded. */
