@@ -56,9 +56,9 @@ const kept: readonly Kept[] = [
     rainLPerMm: 9,
     cycle: { litres: 10, seconds: 62 },
     readEveryDays: 90,
-    // An open boat, whose owner looks every other day.
+    // An open boat, whose owner looks every day.
     days: 365,
-    countDays: 2,
+    countDays: 1,
     faults: { sticks: { fromMonth: 5, toMonth: 7, everyDays: 17 } },
   },
 ];
