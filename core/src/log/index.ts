@@ -1,5 +1,6 @@
 export * from './alarm';
 export * from './dayCounts';
+export * from './lineThrough';
 export * from './loadTrend';
 export * from './resistanceTrend';
 export * from './routine';

@@ -1,7 +1,8 @@
 import type { KnownEntry } from '../records';
 import { dayCounts, median, type DayCount } from './dayCounts';
 import { loadTrend, motorHours } from './loadTrend';
-import { lineThrough, resistanceTrend } from './resistanceTrend';
+import { lineThrough } from './lineThrough';
+import { resistanceTrend } from './resistanceTrend';
 import { dueOf, intervalOf, isAshore } from './routine';
 import { runsTrend } from './runsTrend';
 import { baselineOf, startsTrend } from './startsTrend';

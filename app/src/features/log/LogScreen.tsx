@@ -78,7 +78,10 @@ function Log({ draft }: { readonly draft: Draft }) {
   const [adding, setAdding] = useState(false);
   const [nowMs] = useState(() => Date.now());
   const circuits = useMemo(() => job.circuits.map(({ id, name }) => ({ id, name })), [job.circuits]);
-  const pumps = job.circuits.filter((one) => schemeOf(one).duty !== 'alarm').map(({ id }) => id);
+  const pumps = useMemo(
+    () => job.circuits.filter((one) => schemeOf(one).duty !== 'alarm').map(({ id }) => id),
+    [job.circuits],
+  );
   const [only] = pumps;
   const own = circuit !== ALL ? circuit : tool === 'trends' || job.circuits.length === 1 ? (only ?? null) : null;
   const { known } = useAssessment(job);
@@ -91,9 +94,7 @@ function Log({ draft }: { readonly draft: Draft }) {
       dueOf({ entries, circuits: pumps, kept: job.boat.kept }).filter(
         (one) => own === null || one.circuit === null || one.circuit === own,
       ),
-    // Which circuits have pumps follows from the job.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [entries, job, own],
+    [entries, pumps, job.boat.kept, own],
   );
   const shown = opened === null ? undefined : rows.find(({ id }) => id === opened);
   const takeBack = (entry: string, of: string | null) => void record('withdrawn', of, { entry });
