@@ -36,11 +36,28 @@ export function firstCircuit(job: Job): Circuit {
 export async function addBoat(request: APIRequestContext, job: Job): Promise<Job> {
   const answer = await request.put(`/api/boats/${job.boat.id}`, { data: job, headers: { 'If-None-Match': '*' } });
   expect(answer.status()).toBe(201);
+  added.push(job.boat.id);
   return job;
 }
 
+/** Boats that the journey under way added by hand. */
+const added: string[] = [];
+
+/** Takes them away again: every page of a later journey would fetch them. */
+async function clearAway(request: APIRequestContext): Promise<void> {
+  for (const id of added.splice(0)) {
+    const answer = await request.get(`/api/boats/${id}`);
+    if (!answer.ok()) continue;
+    const { version } = (await answer.json()) as { version: number };
+    await request.delete(`/api/boats/${id}`, { headers: { 'If-Match': `"${version}"` } });
+  }
+}
+
+/** A boat as the server has her; waits until it has. */
 export async function storedBoat(request: APIRequestContext, id: string): Promise<{ version: number; job: Job }> {
-  return (await (await request.get(`/api/boats/${id}`)).json()) as { version: number; job: Job };
+  const ask = () => request.get(`/api/boats/${id}`);
+  await expect.poll(async () => (await ask()).status()).toBe(200);
+  return (await (await ask()).json()) as { version: number; job: Job };
 }
 
 /** Fails a test for anything on the console and any request that leaves the origin. */
@@ -64,6 +81,7 @@ function watch(context: BrowserContext, origin: string, expected: () => readonly
 interface Fixtures {
   /** Console messages that the test brings about on purpose. */
   readonly expected: RegExp[];
+  readonly cleared: undefined;
   readonly watched: undefined;
 }
 
@@ -71,6 +89,14 @@ export const test = base.extend<Fixtures>({
   expected: async ({ page: _page }, use) => {
     await use([]);
   },
+  // Before the page in order, and so after it at the end.
+  cleared: [
+    async ({ request }, use) => {
+      await use(undefined);
+      await clearAway(request);
+    },
+    { auto: true },
+  ],
   watched: [
     async ({ context, baseURL, expected }, use) => {
       const complaints = watch(context, new URL(baseURL ?? '').origin, () => expected);

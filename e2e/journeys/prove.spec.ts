@@ -214,6 +214,7 @@ test('a trip check takes two touches from the yard; counts, repairs and rain go 
 }) => {
   const job = await addBoat(request, tern('Logged'));
   await open(page, '/', 'Yard');
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill('Logged');
   await page.getByRole('button', { name: 'Trip check of Logged' }).click();
   await page.getByRole('button', { name: 'Water comes' }).click();
   await expect(shown(page, 'Logged: checked, good')).toBeVisible();
@@ -287,6 +288,7 @@ test('the demo’s years show a corroding joint, and the charts open what they a
 test('a page checks a file of records without a server, and names what was altered', async ({ page, request }) => {
   const job = await addBoat(request, tern('Checked by a stranger'));
   await open(page, '/', 'Yard');
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill('Checked by a stranger');
   await page.getByRole('button', { name: 'Trip check of Checked by a stranger' }).click();
   await page.getByRole('button', { name: 'Water comes' }).click();
   await expect(shown(page, 'Checked by a stranger: checked, good')).toBeVisible();

@@ -37,6 +37,8 @@ export async function applyChanges(
 ): Promise<string[]> {
   const waiting = await change.waiting.all();
   const older: string[] = [];
+  // Entries and stock stand by themselves: they are written together, not one after the other.
+  const writing: Promise<unknown>[] = [];
   const remove = async (id: string) => {
     const row = await change.boats.get(id);
     if (row && !isClean(row, waiting)) return;
@@ -49,11 +51,11 @@ export async function applyChanges(
       continue;
     }
     if (one.kind === 'stock') {
-      await change.stock.put(one.entry);
+      writing.push(change.stock.put(one.entry));
       continue;
     }
     if (one.kind === 'record') {
-      await change.records.put(linkOf(one.record));
+      writing.push(change.records.put(linkOf(one.record)));
       continue;
     }
     const { line, job } = one;
@@ -64,6 +66,7 @@ export async function applyChanges(
       if (row && isClean(row, waiting) && line.version > (row.basedOn ?? 0)) older.push(line.id);
     }
   }
+  await Promise.all(writing);
   // The list began anew and has ended: what did not come is no more.
   if (seen && !more) for (const { id } of await change.lines.all()) if (!seen.has(id)) await remove(id);
   if (seen && !more) for (const row of await change.boats.all()) if (!seen.has(row.id)) await remove(row.id);

@@ -75,5 +75,5 @@ export async function recordsAnswered(change: Change, results: readonly RecordRe
 
 /** Puts links on the device that came for a boat by herself. */
 export async function linksBrought(change: Change, links: readonly ChainedEntry[]): Promise<void> {
-  for (const link of links) await change.records.put(linkOf(link));
+  await Promise.all(links.map((link) => change.records.put(linkOf(link))));
 }
