@@ -8,6 +8,7 @@ import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
+import type { CircuitAlarm } from '@harbor-latch/core/log/boatAlarms';
 import type { Told } from '@harbor-latch/core/log/alarm';
 import type { Proving } from '@harbor-latch/core/prove/proving';
 import type {
@@ -17,6 +18,7 @@ import type {
   AskedPosts,
   AskedProving,
   AskedTouched,
+  AskedAlarms,
   AskedTrends,
   Fixes,
   SentAssessment,
@@ -36,6 +38,7 @@ export interface AssessAsker {
   proving(asked: AskedProving): Promise<Proving | null>;
   touched(asked: AskedTouched): Promise<readonly string[]>;
   trends(asked: AskedTrends): Promise<Told>;
+  alarms(asked: AskedAlarms): Promise<readonly CircuitAlarm[]>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -114,6 +117,11 @@ export class Assessments {
   /** What the log of a circuit shows. */
   trends(asked: AskedTrends): Promise<Told> {
     return this.later(`trends ${asked.circuit}`, () => this.asker.trends(asked));
+  }
+
+  /** What the logs of a boat's pumps show. */
+  alarms(asked: AskedAlarms): Promise<readonly CircuitAlarm[]> {
+    return this.later(`alarms ${asked.job.boat.id}`, () => this.asker.alarms(asked));
   }
 
   /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */

@@ -33,6 +33,7 @@ export function makeAssessments(): Assessments {
     proving: (...asked) => asker().proving(...asked),
     touched: (...asked) => asker().touched(...asked),
     trends: (...asked) => asker().trends(...asked),
+    alarms: (...asked) => asker().alarms(...asked),
     posts: (...asked) => asker().posts(...asked),
   });
 }
@@ -193,20 +194,20 @@ export function useBuilding(job: Job, circuitId: string, temperatureC: number): 
 export function useProving(asked: Omit<AskedProving, 'units'>): Proving | null {
   const assessments = useAssessments();
   const units = useUnits();
-  const { job, circuitId, phase, battery, signed } = asked;
+  const { job, circuitId, phase, battery, signed, windows } = asked;
   const of = `${job.boat.id} ${circuitId} ${phase}`;
   const { restingV, runningV } = battery;
   const [found, setFound] = useState<{ readonly of: string; readonly proving: Proving | null } | null>(null);
   useEffect(() => {
     let gone = false;
-    void assessments.proving({ job, circuitId, units, phase, battery: { restingV, runningV }, signed }).then(
+    void assessments.proving({ job, circuitId, units, phase, battery: { restingV, runningV }, signed, windows }).then(
       (proving) => (gone ? undefined : setFound({ of, proving })),
       () => undefined,
     );
     return () => {
       gone = true;
     };
-  }, [assessments, job, circuitId, units, phase, restingV, runningV, signed, of]);
+  }, [assessments, job, circuitId, units, phase, restingV, runningV, signed, windows, of]);
   return found?.of === of ? found.proving : null;
 }
 

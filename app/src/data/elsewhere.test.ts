@@ -1,4 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
+import { applyChanges, fetched } from '../device/arrivals';
 import { aboard, circuitNamed, id, job, later, named, noted, tabOf } from '../testing/oneBoat.fixture';
 import { lastingTables, YardServer } from '../testing/world.fixture';
 
@@ -96,6 +97,28 @@ describe('a boat that is removed', () => {
     await later(10);
     expect(server.find(id)).toBeNull();
     tab.store.add(job);
+    await later(2000);
+    expect(server.find(id)?.job).toEqual(job);
+    expect(tab.draft(id)?.save.kind).toBe('saved');
+  });
+
+  it('comes back by undo also where what was told of her before the removal arrives after it', async () => {
+    const { server, tab } = await aboard();
+    const before = server.find(id);
+    if (!before) throw new Error('not there');
+    await tab.store.remove(id);
+    await later(10);
+    // A page of the list that was asked for before.
+    await tab.aboard.change((change) => fetched(change, [before]));
+    tab.store.add(job);
+    await later(10);
+    await tab.aboard.change((change) =>
+      applyChanges(
+        change,
+        { whole: false, boats: 0, changes: [{ kind: 'removed', id, version: 2 }], next: 'x', more: false },
+        { whole: true, seen: null },
+      ),
+    );
     await later(2000);
     expect(server.find(id)?.job).toEqual(job);
     expect(tab.draft(id)?.save.kind).toBe('saved');

@@ -1,4 +1,4 @@
-import { entryHash } from '@harbor-latch/core/records/entry';
+import { entryHash, type Entry } from '@harbor-latch/core/records/entry';
 import type { BoatLine, StockEntry } from '@harbor-latch/core/wire/index';
 import type { BoatRow, FeedRow, OnDevice, PhotoRow, RecordRow, Waiting } from './rows';
 import { memoryTables, type Change, type Table, type Tables } from './tables';
@@ -149,6 +149,15 @@ export class Aboard {
     const sorted = [...all.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
     if (boat === null) return sorted;
     return sorted.map((row) => (row.hash === '' ? { ...row, hash: entryHash(row.signed.entry) } : row));
+  }
+
+  /** The entries of a boat as they were signed, without working out their fingerprints. */
+  async entries(boat: string): Promise<readonly Entry[]> {
+    const rows = [
+      ...((await this.before?.records(boat).catch(() => [])) ?? []),
+      ...(await this.tables.records(boat).catch(() => [])),
+    ];
+    return [...new Map(rows.map(({ id, signed }) => [id, signed.entry])).values()];
   }
 
   private fallBack(): void {

@@ -73,9 +73,12 @@ export async function keepEdit(change: Change, { id, job, typed, seen, kept }: E
   const before = await change.boats.get(id);
   const behind = before && seen && before.rev !== seen.rev && !sameJob(seen.job, before.job);
   const merged = behind ? mineOver(seen.job, job, before.job) : job;
+  // Wanted back after she was removed, while what was told of her before that has brought her here again: she is added anew.
+  const anew = seen === null && before && !before.removed ? { basedOn: null, base: null } : {};
   const row: BoatRow = before
     ? {
         ...before,
+        ...anew,
         job: merged,
         typed,
         rev: before.rev + 1,

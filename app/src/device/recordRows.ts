@@ -50,6 +50,15 @@ export async function keepRecord(change: Change, row: RecordRow, boatName: strin
   await change.records.put(row);
   const waits = { id: row.id, boatId: row.boat, name: boatName, at: now, dueAt: now, by, refused: null, sent: null };
   await change.waiting.put({ ...waits, kind: 'record' });
+  if (row.signed.entry.kind === 'proof') await keepAsProved(change, row);
+}
+
+/** The job that is proved and waits to be sent stays as a version for good; where it was sent, the server sees to it. */
+async function keepAsProved(change: Change, { boat, signed }: RecordRow): Promise<void> {
+  if (signed.entry.body['result'] !== 'proved') return;
+  const saves = (await change.waiting.all()).filter((one) => one.kind === 'save' && one.boatId === boat);
+  const last = saves[saves.length - 1];
+  if (last?.kind === 'save' && last.sent === null) await change.waiting.put({ ...last, kept: last.kept ?? 'proved' });
 }
 
 /** Entries that wait, as they were signed. */

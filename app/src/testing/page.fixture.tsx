@@ -110,6 +110,7 @@ function assessmentsAtOnce(): Assessments {
     posts: async (...asked) => copied(work.posts(...asked)),
     proving: async (...asked) => copied(work.proving(...asked)),
     trends: async (...asked) => copied(work.trends(...asked)),
+    alarms: async (...asked) => copied(work.alarms(...asked)),
     touched: async (...asked) => copied(work.touched(...asked)),
   });
 }

@@ -8,6 +8,7 @@ import { ModalDialog } from './ModalDialog';
 export function FigureDialog({
   title,
   label,
+  hint = 'Left empty: none',
   first,
   most,
   onFigure,
@@ -15,6 +16,7 @@ export function FigureDialog({
 }: {
   readonly title: string;
   readonly label: string;
+  readonly hint?: string;
   readonly first: number | null;
   readonly most: number;
   readonly onFigure: (figure: number | null) => void;
@@ -39,7 +41,7 @@ export function FigureDialog({
         control={control}
         name="figure"
         label={label}
-        hint="Left empty: none"
+        hint={hint}
         onSubmit={submit}
         autoFocus={matchMedia('(pointer: fine)').matches}
       />

@@ -2,6 +2,7 @@ import { Assessor, boatSummaryOf, type BoatSummary } from '@harbor-latch/core/as
 import { buildingOf, type Building } from '@harbor-latch/core/build/building';
 import { yardOrder, type OpenJobs, type YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { StockState } from '@harbor-latch/core/build/stockLedger';
+import { boatAlarms, type CircuitAlarm } from '@harbor-latch/core/log/boatAlarms';
 import { trendsOf } from '@harbor-latch/core/log/trendsOf';
 import type { Told } from '@harbor-latch/core/log/alarm';
 import type { Load } from '@harbor-latch/core/log/loadTrend';
@@ -10,6 +11,7 @@ import { otherPumps, provingOf, type Proving, type SignedProof } from '@harbor-l
 import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest';
 import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
+import type { Windows } from '@harbor-latch/core/prove/windows';
 import { type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import { PostIdentifier, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
@@ -61,6 +63,8 @@ export interface AskedProving {
   readonly battery: ReadBattery;
   /** The last that was signed of it. */
   readonly signed: SignedProof | null;
+  /** Windows that were set for the boat. */
+  readonly windows: Windows;
 }
 
 /** A circuit at some parts of which something was mended. */
@@ -74,6 +78,9 @@ export interface AskedTrends {
   /** By the page's clock, ms since 1970. */
   readonly nowMs: number;
 }
+
+/** A boat whose logs are looked through. */
+export type AskedAlarms = Pick<AskedProving, 'job' | 'units'> & Pick<AskedTrends, 'entries' | 'nowMs'>;
 
 /** A panel whose posts are asked for, with what was read between them. */
 export interface AskedPosts {
@@ -167,14 +174,19 @@ export class AssessWork {
   }
 
   /** The tests of a circuit, and what a change made void of its last proof; null for one that is not sized. */
-  proving({ job, circuitId, units, phase, battery, signed }: AskedProving): Proving | null {
+  proving({ job, circuitId, units, phase, battery, signed, windows }: AskedProving): Proving | null {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
-    return own ? provingOf(job, own, phase, battery, signed) : null;
+    return own ? provingOf(job, own, phase, battery, signed, windows) : null;
   }
 
   /** What the log of a circuit shows. */
   trends({ entries, circuit, load, nowMs }: AskedTrends): Told {
     return trendsOf(entries, circuit, load, nowMs);
+  }
+
+  /** What the logs of a boat's pumps show. */
+  alarms({ job, entries, units, nowMs }: AskedAlarms): readonly CircuitAlarm[] {
+    return boatAlarms(job, this.ofYards[units].assess(job).circuits, entries, nowMs);
   }
 
   /** The tests that work at some parts can have touched. */

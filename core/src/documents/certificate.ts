@@ -1,6 +1,5 @@
 import type { BodyOf, EntryOf } from '../records';
-import { heading, table, type Paper, type Sheet, type SheetNode } from './sheetNodes';
-import { NOT_A_LICENCE } from './jobSheet';
+import { NOT_A_LICENCE, heading, table, type Paper, type Sheet, type SheetNode } from './sheetNodes';
 
 /** A signed proof, and where it stands in the chain. */
 export interface CertificateGround {

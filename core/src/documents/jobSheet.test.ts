@@ -2,7 +2,8 @@ import { assess } from '../assess';
 import { buildList } from '../build';
 import { assessedIn, jobWith } from '../build/build.fixture';
 import { schemeKeys } from '../schemes';
-import { jobSheet, NOT_A_LICENCE, type SheetGround } from './jobSheet';
+import { jobSheet, type SheetGround } from './jobSheet';
+import { NOT_A_LICENCE } from './sheetNodes';
 import { labelGrids, labelSheet, type LabelGridKey } from './labelSheet';
 import { mm, papers, pdfDefinition, type SheetNode } from './sheetNodes';
 

@@ -3,10 +3,12 @@ import { buildList } from '../build';
 import { circuitDiagram } from '../drawing/circuitDiagram';
 import { svgForPaper } from '../drawing/svgText';
 import type { Job } from '../job';
+import { otherPumps } from '../prove/proving';
 import { cautions, ruleSets } from '../reference';
 import { schemeOf } from '../schemes';
 import { formatAmps, formatPercent, formatQuantity, type UnitSystem } from '../units';
-import { heading, onNewPage, table, type Paper, type Sheet, type SheetNode } from './sheetNodes';
+import { readingRows } from './readingRows';
+import { heading, NOT_A_LICENCE, onNewPage, type Paper, type Sheet, type SheetNode } from './sheetNodes';
 import { conductorSection, jointSection, partSection, stepSection } from './sheetSections';
 
 /** What a sheet is made of. */
@@ -22,9 +24,6 @@ export interface SheetGround {
   /** Version of the job; null where the server has none yet. */
   readonly version: number | null;
 }
-
-export const NOT_A_LICENCE =
-  'These figures do not replace the boat’s rules, the insurer or a licensed marine electrician. Check the edition in force where you work.';
 
 const words: Readonly<Record<'stop' | 'caution' | 'note', string>> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
 
@@ -110,19 +109,15 @@ function drawing({ job, assessed, units }: SheetGround): SheetNode[] {
   return [onNewPage, heading('The circuit'), { svg, fit: [500, 620], alignment: 'center' }];
 }
 
-function readings({ assessed: { facts } }: SheetGround): SheetNode[] {
-  if (facts.kind !== 'pump') return [];
+function readings({ job, assessed }: SheetGround): SheetNode[] {
   return [
-    heading('What the meter shows while it runs'),
-    table(
-      ['*', 'auto', 'auto', 'auto'],
-      ['At the battery', 'Across the pump', 'Through it', 'Read'],
-      facts.supplies.map(({ supplyV, pumpV, pumpA }) => [
-        `${supplyV.toFixed(1)} V`,
-        `${pumpV.toFixed(2)} V`,
-        formatAmps(pumpA),
-        '__________ V   __________ A',
-      ]),
-    ),
+    onNewPage,
+    heading('What every meter must show'),
+    {
+      text: `With the battery as surveyed. At another one the page reckons each window anew. ${cautions.proveDead}`,
+      margin: [0, 0, 0, 6],
+      fontSize: 9.5,
+    },
+    readingRows(assessed, 'commission', otherPumps(job, assessed.circuit.id)),
   ];
 }

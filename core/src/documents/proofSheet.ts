@@ -1,9 +1,8 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
-import { proveTests } from '../prove/proveTests';
-import type { ProvePhase, ProveTest } from '../prove/proveTest';
+import type { ProvePhase } from '../prove/proveTest';
 import { cautions } from '../reference';
-import { NOT_A_LICENCE } from './jobSheet';
-import { heading, table, type Paper, type Sheet, type SheetNode } from './sheetNodes';
+import { readingRows } from './readingRows';
+import { heading, NOT_A_LICENCE, type Paper, type Sheet } from './sheetNodes';
 
 export interface ProofGround {
   /** Boat and circuit. */
@@ -16,24 +15,9 @@ export interface ProofGround {
   readonly day: string;
 }
 
-const figure = (value: number) => String(Number(value.toPrecision(4)));
-const expectedOf = ({ expect }: ProveTest) =>
-  'state' in expect ? expect.state : `${figure(expect.low)} to ${figure(expect.high)} ${expect.unit}`;
-
 /** The readings of a circuit on paper, each with what it must show at the battery as surveyed, and room to write. */
 export function proofSheet({ title, assessed, others, paper, day }: ProofGround): Sheet {
-  const rows = (phase: ProvePhase): SheetNode => {
-    const tests = proveTests(assessed, { phase, others }).filter(({ needed }) => needed);
-    return table(
-      ['*', 110, 90],
-      ['Test', 'Expected', 'Read'],
-      tests.map((test) => [
-        { text: test.text, fontSize: 9.5 },
-        { text: expectedOf(test), fontSize: 9.5 },
-        { text: '', margin: [0, 10, 0, 0] },
-      ]),
-    );
-  };
+  const rows = (phase: ProvePhase) => readingRows(assessed, phase, others);
   return {
     paper,
     title: `${title}, readings to take`,

@@ -140,3 +140,7 @@ export function joined(sheets: readonly Sheet[], title: string, head: Sheet['hea
     content: [first, ...others].flatMap(({ content }, at) => (at === 0 ? content : [onNewPage, ...content])),
   };
 }
+
+/** What stands at the foot of every paper. */
+export const NOT_A_LICENCE =
+  'These figures do not replace the boat’s rules, the insurer or a licensed marine electrician. Check the edition in force where you work.';

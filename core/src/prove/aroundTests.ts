@@ -109,7 +109,7 @@ export function neighbourTests(ground: Ground): ProveTest[] {
         { part: pump.id, terminal: 'plus' },
         { part: pump.id, terminal: 'minus' },
       ],
-      expect: windowAbout(0, 'unloaded'),
+      expect: windowAbout(0, 'unloaded', ground.rules),
       missHigh: 'They feed each other: a shared float, a light or an alarm tap without a diode.',
       missLow: 'They feed each other the wrong way round.',
     }),

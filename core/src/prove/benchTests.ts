@@ -5,7 +5,7 @@ import { spreads } from './corners';
 import type { Ground } from './ground';
 import { seen, testOf, type ProveTest } from './proveTest';
 import { openFlow } from './waterTests';
-import { widened, windowAbout, windowRules } from './windows';
+import { widened, windowAbout } from './windows';
 
 const bench = { phase: 'bench', place: 'bench' } as const;
 const RUN_L = 10;
@@ -77,7 +77,7 @@ function floatOhms({ id }: Part): ProveTest[] {
   ];
 }
 
-function windingOhms({ pump }: Ground): ProveTest[] {
+function windingOhms({ pump, rules }: Ground): ProveTest[] {
   if (!pump || pump.inside?.sensing === 'timer') return [];
   const { windingOhm } = pump.motor;
   const { ohm } = spreads.winding;
@@ -89,7 +89,7 @@ function windingOhms({ pump }: Ground): ProveTest[] {
       text: 'Ohms between the pump’s own two leads at four positions of the shaft: the lowest, less the meter’s leads.',
       at: roles.pump,
       instrument: 'ohmmeter',
-      expect: widened(windowAbout(windingOhm, 'ohms'), [Math.max(0, windingOhm - ohm), windingOhm + ohm]),
+      expect: widened(windowAbout(windingOhm, 'ohms', rules), [Math.max(0, windingOhm - ohm), windingOhm + ohm]),
       widenedBy: [spreads.winding.what],
       missHigh: 'Brushes or a lead: turn the shaft and read again. Open in every position: another pump.',
       missLow: 'A meter in the hand does not tell a short here from a winding: go by the amperes.',
@@ -100,7 +100,7 @@ function windingOhms({ pump }: Ground): ProveTest[] {
 /** A motor that hums is not a pump that pumps: real water, by hand and by its sensor. */
 function runs(ground: Ground, automatic: boolean): ProveTest[] {
   const flow = openFlow(ground);
-  const { guessed } = windowRules.flow;
+  const { guessed } = ground.rules.flow;
   const text = `Pump ${RUN_L} L from one vessel into another by hand, and time it.`;
   return [
     flow === null

@@ -30,7 +30,7 @@ export function deadTests(ground: Ground): ProveTest[] {
       set,
       instrument: 'voltmeter',
       between: [post, plan.ground],
-      expect: windowAbout(0, 'unloaded'),
+      expect: windowAbout(0, 'unloaded', ground.rules),
       widenedBy: [],
       missHigh:
         'It is live from somewhere else: another feed, another circuit, a wrong wire. Find it before a hand goes in.',

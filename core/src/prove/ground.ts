@@ -14,7 +14,7 @@ import { terminalInWords, type Plan } from '../schemes';
 import { withSupply } from '../sizing';
 import { spreads, type Corner } from './corners';
 import type { ProveTest, ReadBattery } from './proveTest';
-import { widened, windowAbout, type Expected, type ReadAs } from './windows';
+import { widened, windowAbout, type Expected, type ReadAs, type WindowRules } from './windows';
 
 /** What every test of a circuit is made from. */
 export interface Ground {
@@ -25,6 +25,8 @@ export interface Ground {
   readonly corners: readonly Corner[];
   readonly memory: SolverMemory;
   readonly battery: ReadBattery;
+  /** How wide its windows are. */
+  readonly rules: WindowRules;
   /** Names of the boat's other pump circuits. */
   readonly others: readonly string[];
   readonly lever: Part | null;
@@ -110,12 +112,12 @@ export function positionsFor(
 
 /** A window about a value, widened to hold what the corners of the sound circuit show. */
 export function widenedAt(
-  { corners }: Ground,
+  { corners, rules }: Ground,
   nominal: number,
   as: ReadAs,
   valueOf: (netlist: Netlist) => number | null,
 ): { readonly expect: Expected; readonly widenedBy: readonly string[] } {
-  const window = windowAbout(nominal, as);
+  const window = windowAbout(nominal, as, rules);
   const values = corners.flatMap(({ netlist, of }) => {
     const value = valueOf(netlist);
     return value === null ? [] : [{ value, of }];

@@ -160,7 +160,7 @@ export function sensorTests(ground: Ground): ProveTest[] {
       place: 'bilge',
       text: 'Seconds from wet pads to the pump’s start.',
       instrument: 'watch',
-      expect: about(delays.onDelayS, windowRules.delay.byS),
+      expect: about(delays.onDelayS, ground.rules.delay.byS),
       missHigh: 'Its pads are dirty, or it is another kind of sensor.',
       missLow: 'It has no delay: slop will start the pump. Another kind of sensor?',
     }),
@@ -170,7 +170,7 @@ export function sensorTests(ground: Ground): ProveTest[] {
       place: 'bilge',
       text: 'Seconds from dry pads to the pump’s stop.',
       instrument: 'watch',
-      expect: about(delays.runOnS, windowRules.delay.byS),
+      expect: about(delays.runOnS, ground.rules.delay.byS),
       missHigh: 'Its pads are still wet: wipe them. Else another kind of sensor.',
       missLow: 'It has no run-on, or another one: the pump will start oftener.',
     }),
@@ -198,7 +198,7 @@ export function timerTests(ground: Ground): ProveTest[] {
   const { circuit } = ground.assessed;
   if (sensorOf(schemeOf(circuit).senses, circuit.water?.float) !== 'timer') return [];
   const period = circuit.water?.float?.periodS ?? defaults.sensingPeriodS;
-  const byS = period * windowRules.period.share;
+  const byS = period * ground.rules.period.share;
   return [
     testOf({
       id: 'timer-period',

@@ -45,6 +45,8 @@ export interface ProveTest {
   readonly at?: string;
   /** Of a known volume timed: how much. */
   readonly litres?: number;
+  /** How the well fills, where water is poured until something starts. */
+  readonly filling?: Filling;
   /** So long a wait belongs to it, s. */
   readonly waitS?: number;
   readonly expect: Expected | Seen;
@@ -53,6 +55,14 @@ export interface ProveTest {
   /** What a reading on either side suggests; empty where a state says it all. */
   readonly missHigh: string;
   readonly missLow: string;
+}
+
+/** How a well fills from dry. */
+export interface Filling {
+  /** So much lifts the float to where it starts, L. */
+  readonly startsL: number;
+  /** Level at the pump over its base, m, after 0, 1, 2 … litres. */
+  readonly levelsM: readonly number[];
 }
 
 /** The battery as it was read; left out, as it was surveyed. */

@@ -9,17 +9,23 @@ import { alarmTests, neighbourTests, switchTests } from './aroundTests';
 import { batteryTests, relayTests, sensorTests, timerTests } from './partTests';
 import type { ProvePhase, ProveTest, ReadBattery } from './proveTest';
 import { waterTests } from './waterTests';
+import { rulesWith, type Windows } from './windows';
 
 /** What is proved, and by what. */
 export interface ProveAsked {
   readonly phase?: ProvePhase;
   readonly battery?: ReadBattery;
+  /** Windows that were set otherwise for this boat. */
+  readonly windows?: Windows;
   /** Names of the boat's other pump circuits. */
   readonly others?: readonly string[];
 }
 
 /** What the tests of a circuit are made from. */
-export function groundOf(assessed: AssessedPump | AssessedAlarm, { battery = {}, others = [] }: ProveAsked): Ground {
+export function groundOf(
+  assessed: AssessedPump | AssessedAlarm,
+  { battery = {}, others = [], windows = {} }: ProveAsked,
+): Ground {
   const { plan, netlist, circuit } = assessed;
   return {
     assessed,
@@ -29,6 +35,7 @@ export function groundOf(assessed: AssessedPump | AssessedAlarm, { battery = {},
     corners: cornersOf(netlist),
     memory: new SolverMemory(),
     battery,
+    rules: rulesWith(windows),
     others,
     lever: netlist.parts.find(({ kind }) => kind === 'three-way-switch' || kind === 'on-off-switch') ?? null,
     floats: netlist.parts.filter(isFloat),

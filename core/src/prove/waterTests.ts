@@ -1,10 +1,20 @@
 import { motorAt, solve } from '../circuit';
-import { curveFrom, LITRE_PER_HOUR, pumpPointAt, sensorOf, type Hose, type PumpCurve } from '../water';
+import {
+  curveFrom,
+  LITRE_PER_HOUR,
+  posedWell,
+  pumpPointAt,
+  riseAt,
+  sensorOf,
+  slopesOf,
+  type Hose,
+  type PumpCurve,
+} from '../water';
 import { schemeOf } from '../schemes';
 import { byHand, heldAt, onItsOwn, positionsFor, settingOf, type Ground } from './ground';
 import { pumpRuns } from './liveTests';
-import { seen, testOf, type ProveTest } from './proveTest';
-import { windowRules, type Expected } from './windows';
+import { seen, testOf, type Filling, type ProveTest } from './proveTest';
+import type { Expected } from './windows';
 
 /** How fast the pump turns by hand, or by the float where there is no hand. */
 function speedOf(ground: Ground): number | null {
@@ -40,6 +50,23 @@ export function openFlow(ground: Ground): number | null {
   return curve && speed !== null ? (curve.openFlow * speed) / LITRE_PER_HOUR : null;
 }
 
+const LITRE_M3 = 0.001;
+/** Nobody pours more by hand, L. */
+const MOST_POURED_L = 200;
+
+/** How the well fills at rest, to a little over where the float starts; null where there is none, or more than a hand pours. */
+export function fillingOf({ assessed }: Ground): Filling | null {
+  const { water } = assessed.facts;
+  const [pose] = water?.poses ?? [];
+  if (!water?.float || !pose) return null;
+  const slopes = slopesOf(pose.pose);
+  const well = posedWell(water.pool, slopes);
+  const startsL = well.volumeM3(water.float.zM + water.float.onM - riseAt(slopes, water.float)) / LITRE_M3;
+  if (!(startsL > 0) || startsL > MOST_POURED_L) return null;
+  const count = Math.ceil(startsL * 1.25) + 2;
+  return { startsL, levelsM: Array.from({ length: count }, (_, litres) => well.levelM(litres * LITRE_M3)) };
+}
+
 /** So much is let out of a measured vessel, L. */
 const MEASURED_L = 10;
 const CURVE_WANTED = 'Label figures of flow and shut-off head are wanted before a flow can be expected.';
@@ -53,9 +80,10 @@ export function waterTests(ground: Ground): ProveTest[] {
   const lift = water?.poses[0]?.liftM ?? null;
   const flow = water?.curve && water.hose && lift !== null ? flowThrough(ground, water.curve, water.hose, lift) : null;
   const guessed = circuit.water?.hose?.guessed === true || water?.survey.guessed === true;
-  const { measured, guessed: loose } = windowRules.flow;
+  const { measured, guessed: loose } = ground.rules.flow;
   const at = { phase: 'commission', place: 'bilge' } as const;
   const sensor = sensorOf(schemeOf(circuit).senses, circuit.water?.float);
+  const filling = fillingOf(ground);
   const on = water?.float
     ? `, about ${Math.round((water.float.zM + water.float.onM) * 1000)} mm over the well’s zero`
     : '';
@@ -88,6 +116,7 @@ export function waterTests(ground: Ground): ProveTest[] {
           testOf({
             ...at,
             id: 'water-starts',
+            ...(filling ? { filling } : {}),
             text: `${onItsOwn(ground)}: pour water in until it starts${sensor === 'timer' ? ' at its next waking' : ''}.`,
             expect: seen(`starts at its level${on}`, ['starts too high', 'starts too low', 'does not start']),
           }),

@@ -6,7 +6,7 @@ export interface Expected {
   readonly unit: 'V' | 'A' | 'Ω' | 'L/h' | 's';
 }
 
-/** How a value is read, by which its window goes. Our rules, each editable where readings are judged. */
+/** How a value is read, by which its window goes. Our rules; those of `windowSettings` can be set for a boat. */
 export const windowRules = {
   unloadedVolts: { share: 0.015, leastV: 0.15, reason: 'A hand meter, and what rests after a load.' },
   loadedVolts: { belowV: 0.3, aboveV: 0.2, reason: 'The battery gives way while it is read.' },
@@ -31,11 +31,118 @@ export const windowRules = {
   closedOhm: 0.5,
 } as const;
 
+type Figures<Rule> = { readonly [Key in keyof Rule]: Rule[Key] extends number ? number : Rule[Key] };
+/** The rules by which the windows of a boat go. */
+export type WindowRules = { readonly [Key in keyof typeof windowRules]: Figures<(typeof windowRules)[Key]> };
+
+interface WindowSetting {
+  readonly name: string;
+  /** `%` of the value expected, else in its unit. */
+  readonly unit: '%' | 'V' | 'Ω' | 's';
+  readonly most: number;
+  readonly of: (rules: WindowRules) => number;
+  readonly set: (rules: WindowRules, to: number) => WindowRules;
+}
+
+/** What of the rules can be set for a boat: a meter, a habit or a class that asks for another width. */
+export const windowSettings = {
+  unloaded: {
+    name: 'Volts without load, ± at least',
+    unit: 'V',
+    most: 1,
+    of: ({ unloadedVolts }) => unloadedVolts.leastV,
+    set: (rules, leastV) => ({ ...rules, unloadedVolts: { ...rules.unloadedVolts, leastV } }),
+  },
+  'unloaded-share': {
+    name: 'Volts without load, ±',
+    unit: '%',
+    most: 10,
+    of: ({ unloadedVolts }) => unloadedVolts.share,
+    set: (rules, share) => ({ ...rules, unloadedVolts: { ...rules.unloadedVolts, share } }),
+  },
+  'loaded-below': {
+    name: 'Volts under load, less by up to',
+    unit: 'V',
+    most: 2,
+    of: ({ loadedVolts }) => loadedVolts.belowV,
+    set: (rules, belowV) => ({ ...rules, loadedVolts: { ...rules.loadedVolts, belowV } }),
+  },
+  'loaded-above': {
+    name: 'Volts under load, more by up to',
+    unit: 'V',
+    most: 2,
+    of: ({ loadedVolts }) => loadedVolts.aboveV,
+    set: (rules, aboveV) => ({ ...rules, loadedVolts: { ...rules.loadedVolts, aboveV } }),
+  },
+  'drops-share': {
+    name: 'Drops under a volt, ± 0.03 V and',
+    unit: '%',
+    most: 100,
+    of: ({ smallVolts }) => smallVolts.share,
+    set: (rules, share) => ({ ...rules, smallVolts: { ...rules.smallVolts, share } }),
+  },
+  amps: {
+    name: 'Amperes, ±',
+    unit: '%',
+    most: 50,
+    of: ({ amps }) => amps.share,
+    set: (rules, share) => ({ ...rules, amps: { ...rules.amps, share } }),
+  },
+  ohms: {
+    name: 'Ohms of 2 Ω and more, ±',
+    unit: '%',
+    most: 100,
+    of: ({ ohms }) => ohms.share,
+    set: (rules, share) => ({ ...rules, ohms: { ...rules.ohms, share } }),
+  },
+  flow: {
+    name: 'Flow, level and hose measured, ±',
+    unit: '%',
+    most: 50,
+    of: ({ flow }) => flow.measured,
+    set: (rules, measured) => ({ ...rules, flow: { ...rules.flow, measured } }),
+  },
+  'flow-guessed': {
+    name: 'Flow, level or hose guessed, ±',
+    unit: '%',
+    most: 80,
+    of: ({ flow }) => flow.guessed,
+    set: (rules, guessed) => ({ ...rules, flow: { ...rules.flow, guessed } }),
+  },
+  delay: {
+    name: 'Delays, ±',
+    unit: 's',
+    most: 30,
+    of: ({ delay }) => delay.byS,
+    set: (rules, byS) => ({ ...rules, delay: { ...rules.delay, byS } }),
+  },
+  period: {
+    name: 'Period of a timer, ±',
+    unit: '%',
+    most: 50,
+    of: ({ period }) => period.share,
+    set: (rules, share) => ({ ...rules, period: { ...rules.period, share } }),
+  },
+} as const satisfies Readonly<Record<string, WindowSetting>>;
+
+export type WindowKey = keyof typeof windowSettings;
+export const windowKeys = Object.keys(windowSettings) as readonly WindowKey[];
+/** What was set, each in the unit of its setting; a share is 0.15 for 15 %. */
+export type Windows = Readonly<Partial<Record<WindowKey, number>>>;
+
+/** Our rules with some of them set otherwise. */
+export function rulesWith(windows: Windows): WindowRules {
+  return windowKeys.reduce((rules: WindowRules, key) => {
+    const to = windows[key];
+    return to === undefined ? rules : windowSettings[key].set(rules, to);
+  }, windowRules);
+}
+
 export type ReadAs = 'unloaded' | 'loaded' | 'amps' | 'ohms';
 
 /** The window about a value by how it is read, before its own spread widens it. */
-export function windowAbout(nominal: number, as: ReadAs): Expected {
-  const { unloadedVolts, loadedVolts, smallVolts, amps, ohms } = windowRules;
+export function windowAbout(nominal: number, as: ReadAs, rules: WindowRules = windowRules): Expected {
+  const { unloadedVolts, loadedVolts, smallVolts, amps, ohms } = rules;
   const about = (below: number, above: number, unit: Expected['unit']): Expected => ({
     nominal,
     low: nominal - below,

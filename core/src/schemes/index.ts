@@ -6,6 +6,7 @@ export * from './keys';
 export * from './outline';
 export * from './plan';
 export * from './planCircuit';
+export * from './pumpCircuits';
 export * from './registry';
 export * from './rewire';
 export * from './waysOut';

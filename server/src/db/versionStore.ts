@@ -1,4 +1,5 @@
 import { differences, type Job } from '@harbor-latch/core/job/index';
+import { hashOf } from '@harbor-latch/core/records/index';
 import type { Kept, Sitting, StoredBoat } from '@harbor-latch/core/wire/index';
 import { and, desc, eq, lt, sql } from 'drizzle-orm';
 import type { Database } from './connect';
@@ -33,6 +34,9 @@ function sittingOf(row: Row, job: Job, before: Job | null): Sitting {
     first: before === null,
   };
 }
+
+/** A proof that comes late is looked for among so many versions. */
+const PROVED_AMONG = 20;
 
 /** The versions of a yard's boats: the last of each sitting, also of boats that were removed. */
 export class VersionStore {
@@ -72,6 +76,21 @@ export class VersionStore {
       .set({ kept: why, ...(name === null ? {} : { name }) })
       .where(and(eq(revisions.boatId, id), eq(revisions.version, version), this.ofYard(id)));
     return rowCount === 1;
+  }
+
+  /**
+   * Keeps the version that was proved: the latest with the job that was signed, of the last few.
+   * @returns false where none of them is that job, or it is kept for another reason already
+   */
+  async keepProved(id: string, jobHash: string): Promise<boolean> {
+    const rows = await this.database
+      .select()
+      .from(revisions)
+      .where(and(eq(revisions.boatId, id), this.ofYard(id)))
+      .orderBy(desc(revisions.version))
+      .limit(PROVED_AMONG);
+    const proved = rows.find((row) => hashOf(jobOf(row)) === jobHash);
+    return proved?.kept === null && this.keep(id, proved.version, 'proved', null);
   }
 
   /** Thins versions older than thirty days to the last of each day and person; what is kept on purpose stays. @returns how many went */

@@ -9,6 +9,7 @@ import {
   type SignedEntry,
 } from '@harbor-latch/core/records/index';
 import { hashOf, packBundle } from '@harbor-latch/core/records/index';
+import { recordKinds } from '@harbor-latch/core/records/kinds/index';
 import { recordsSchema, type RecordResult } from '@harbor-latch/core/wire/index';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -53,8 +54,21 @@ function problemOf(signed: SignedEntry): RecordResult | null {
   return null;
 }
 
+/** Fingerprints of the jobs that entries sign as proved. */
+function provedJobs(entries: readonly SignedEntry[]): string[] {
+  return entries.flatMap(({ entry: { kind, body } }) => {
+    const read = kind === 'proof' ? recordKinds.proof.schema.safeParse(body) : null;
+    return read?.success && read.data.result === 'proved' ? [read.data.jobHash] : [];
+  });
+}
+
 /** Records of boats: entries that are added, and handed out as they are. */
-export function recordRoutes({ records, boats, photos }: Pick<Stores, 'records' | 'boats' | 'photos'>): Router {
+export function recordRoutes({
+  records,
+  boats,
+  photos,
+  versions,
+}: Pick<Stores, 'records' | 'boats' | 'photos' | 'versions'>): Router {
   const router = Router();
   router.post('/', async (request, response) => {
     const read = recordsSchema.safeParse(request.body);
@@ -70,8 +84,10 @@ export function recordRoutes({ records, boats, photos }: Pick<Stores, 'records' 
       if (refused) results.set(signed.entry.id, refused);
       else good.set(signed.entry.boat, [...(good.get(signed.entry.boat) ?? []), signed]);
     }
-    for (const [boat, entries] of good)
+    for (const [boat, entries] of good) {
       for (const one of await records.add(boat, entries)) results.set(one.id, resultOf(one));
+      for (const hash of provedJobs(entries)) await versions.keepProved(boat, hash);
+    }
     response.json({ results: read.data.entries.map(({ entry }) => results.get(entry.id)) });
   });
   router.get('/', async (request, response) => {

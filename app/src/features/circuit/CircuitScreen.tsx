@@ -11,6 +11,7 @@ import type { Draft } from '../../data/draft';
 import { useCircuits } from '../../data/circuits';
 import { exportSvg } from '../../data/files';
 import { useUnits } from '../../data/settings';
+import { useProofStands } from '../../records/useProofStands';
 import { UnitsButton } from '../../fields/UnitsButton';
 import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import { titleBlock } from '@harbor-latch/core/drawing/titleBlock';
@@ -94,6 +95,7 @@ function Circuit({
   const { current, failed } = boat;
   const circuit = draft.job.circuits[index];
   const assessed = all[index];
+  const proof = useProofStands(draft.id, circuit?.id ?? '');
   const toBoat = useStable(() => router.navigate(`/boat/${draft.id}`));
   // The same for every station and every tap on one: those that nothing has changed for are not shown anew.
   const at = useMemo((): AtStation | null => {
@@ -159,12 +161,14 @@ function Circuit({
         </>
       }
       footer={
-        room.layout === 'phone' ? <PlaceBar station={shown} assessed={assessed} onGo={go} onPlace={goTo} /> : undefined
+        room.layout === 'phone' ? (
+          <PlaceBar station={shown} assessed={assessed} proof={proof} onGo={go} onPlace={goTo} />
+        ) : undefined
       }
     >
       <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
         {room.layout === 'phone' ? null : (
-          <StationRail station={shown} assessed={assessed} width={room.railWidth} onGo={go} />
+          <StationRail station={shown} assessed={assessed} proof={proof} width={room.railWidth} onGo={go} />
         )}
         <View style={{ flex: 1, minWidth: 0 }}>
           {stations

@@ -1,4 +1,5 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import type { ProofStands } from '@harbor-latch/core/prove/proofStands';
 import { memo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Icon, type IconName } from '../../ui/Icon';
@@ -15,6 +16,8 @@ import type { Stands, StationEntry } from './stations';
 interface StationsProps {
   readonly station: Station;
   readonly assessed: AssessedCircuit;
+  /** How its proof stands. */
+  readonly proof: ProofStands | null;
   readonly onGo: (station: Station) => void;
 }
 
@@ -22,6 +25,7 @@ interface StationsProps {
 export function PlaceBar({
   station,
   assessed,
+  proof,
   onGo,
   onPlace,
 }: StationsProps & { readonly onPlace: (place: PlaceKey) => void }) {
@@ -37,7 +41,7 @@ export function PlaceBar({
               step={step}
               number={index + 1}
               taken={step.key === station}
-              stands={step.stands(assessed)}
+              stands={step.stands(assessed, proof)}
               onGo={onGo}
             />
           ))}
@@ -161,7 +165,7 @@ const PlaceTab = memo(function PlaceTab({
 const WITH_WORDS = 150;
 
 /** The places with their steps at the left of a wide page, or of a phone on its side. */
-export function StationRail({ station, assessed, width, onGo }: StationsProps & { readonly width: number }) {
+export function StationRail({ station, assessed, proof, width, onGo }: StationsProps & { readonly width: number }) {
   const styles = useRail();
   const narrow = width < WITH_WORDS;
   return (
@@ -179,7 +183,7 @@ export function StationRail({ station, assessed, width, onGo }: StationsProps & 
                 narrow={narrow}
                 alone={place.steps.length === 1}
                 taken={step.key === station}
-                stands={step.stands(assessed)}
+                stands={step.stands(assessed, proof)}
                 onGo={onGo}
               />
             )),

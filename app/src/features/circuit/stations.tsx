@@ -1,6 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { standingBy, type Standing } from '@harbor-latch/core/assess/standing';
 import type { Finding } from '@harbor-latch/core/findings/finding';
+import type { ProofStands } from '@harbor-latch/core/prove/proofStands';
 import type { ReactNode } from 'react';
 import type { IconName } from '../../ui/Icon';
 import { BuildStation } from '../build/BuildStation';
@@ -29,7 +30,7 @@ export interface StationEntry {
   /** A page that scrolls, the drawing beside it where there is room; or a station that fills its room by itself. */
   readonly frame: 'page' | 'own';
   /** How it stands, said at its name; null where there is nothing to say. */
-  readonly stands: (assessed: AssessedCircuit) => Stands | null;
+  readonly stands: (assessed: AssessedCircuit, proof: ProofStands | null) => Stands | null;
   readonly show: (at: AtStation) => ReactNode;
 }
 
@@ -131,7 +132,7 @@ export const stations: readonly StationEntry[] = [
     place: 'prove',
     needsSized: true,
     frame: 'own',
-    stands: nothing,
+    stands: (_assessed, proof) => provedStands(proof),
     show: ({ draft, assessed, room }) =>
       assessed.status === 'incomplete' ? null : <ProveStation draft={draft} assessed={assessed} room={room} />,
   },
@@ -183,6 +184,13 @@ function buildStands({ status, circuit }: AssessedCircuit): Stands | null {
   const marked = Object.keys(circuit.steps ?? {}).length;
   if (status === 'incomplete' || marked === 0) return null;
   return { standing: 'good', words: `${marked} done` };
+}
+
+/** How far the proof in the boat has come. */
+function provedStands(proof: ProofStands | null): Stands | null {
+  if (proof === null) return null;
+  if (proof.kind === 'begun') return { standing: 'incomplete', words: `${proof.readings} read` };
+  return proof.proved ? { standing: 'good', words: 'Signed' } : { standing: 'caution', words: 'Not proved' };
 }
 
 /** A station by the name in an address; the survey for any other. */

@@ -1,7 +1,7 @@
 import { dueEvents } from '@harbor-latch/core/documents/dueEvents';
 import { dueOf, routines, type Due } from '@harbor-latch/core/log/routine';
 import { standing } from '@harbor-latch/core/records/known';
-import { schemeOf } from '@harbor-latch/core/schemes/index';
+import { pumpCircuits } from '@harbor-latch/core/schemes/index';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
@@ -19,6 +19,7 @@ import { Screen } from '../../ui/Screen';
 import { StandingBadge } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+import { YardAlarms, type LoggedBoat } from './YardAlarms';
 
 type Reach = 'now' | 'fortnight' | 'all';
 const reaches = [
@@ -35,7 +36,7 @@ interface YardDue extends Due {
   readonly circuitName: string | null;
 }
 
-/** What is due over the whole yard, the earliest first. */
+/** What is due over the whole yard, the earliest first, and what is out of the usual in its logs. */
 export function DueScreen() {
   const router = useRouter();
   const palette = usePalette();
@@ -52,24 +53,31 @@ export function DueScreen() {
       wanted = false;
     };
   }, [aboard, written]);
-  const due = useMemo(() => {
+  const boats = useMemo(() => {
     const of = new Map<string, RecordRow[]>();
     for (const row of rows ?? []) of.set(row.boat, [...(of.get(row.boat) ?? []), row]);
-    return yard.boats
-      .flatMap(({ id, line, job }): YardDue[] => {
-        const own = of.get(id);
-        if (!job || !own || line.archived) return [];
-        const circuits = job.circuits.filter((one) => schemeOf(one).duty !== 'alarm').map((one) => one.id);
-        const entries = standing(own.map(({ signed }) => signed.entry));
-        return dueOf({ entries, circuits, kept: job.boat.kept }).map((one) => ({
-          ...one,
-          boat: id,
-          boatName: line.name,
-          circuitName: job.circuits.find((circuit) => circuit.id === one.circuit)?.name ?? null,
-        }));
-      })
-      .sort((a, b) => a.dueMs - b.dueMs);
+    return yard.boats.flatMap(({ id, line, job }): LoggedBoat[] => {
+      const own = of.get(id);
+      if (!job || !own || line.archived) return [];
+      return [{ name: line.name, job, entries: standing(own.map(({ signed }) => signed.entry)) }];
+    });
   }, [rows, yard.boats]);
+  const due = useMemo(
+    () =>
+      boats
+        .flatMap(({ name, job, entries }) =>
+          dueOf({ entries, circuits: pumpCircuits(job).map(({ id }) => id), kept: job.boat.kept }).map(
+            (one): YardDue => ({
+              ...one,
+              boat: job.boat.id,
+              boatName: name,
+              circuitName: job.circuits.find((circuit) => circuit.id === one.circuit)?.name ?? null,
+            }),
+          ),
+        )
+        .sort((a, b) => a.dueMs - b.dueMs),
+    [boats],
+  );
   const until = reach === 'now' ? nowMs : reach === 'fortnight' ? nowMs + FORTNIGHT_MS : Infinity;
   const shown = due.filter(({ dueMs }) => dueMs <= until);
   const whose = ({ boatName, circuitName }: YardDue) =>
@@ -90,6 +98,7 @@ export function DueScreen() {
         </Words>
       }
     >
+      <YardAlarms boats={boats} nowMs={nowMs} />
       <ChoiceRow label="How far ahead" choices={reaches} value={reach} onChoose={setReach} />
       {rows === null ? (
         <Words role="status" muted>

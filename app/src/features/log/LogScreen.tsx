@@ -1,9 +1,8 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { logTable } from '@harbor-latch/core/documents/logTable';
 import { dueOf } from '@harbor-latch/core/log/routine';
-import type { Load } from '@harbor-latch/core/log/loadTrend';
-import { defaults } from '@harbor-latch/core/reference/index';
-import { schemeOf } from '@harbor-latch/core/schemes/index';
+import { loadOf } from '@harbor-latch/core/log/loadOf';
+import { pumpCircuits } from '@harbor-latch/core/schemes/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -39,31 +38,30 @@ const tools: readonly { readonly key: Tool; readonly name: string }[] = [
   { key: 'trends', name: 'Trends' },
 ];
 
+const ALL = 'all';
+
 /** The log of a boat: what was done and read, what is due, and what it shows over time. */
 export function LogScreen() {
-  const { boatId } = useLocalSearchParams<{ boatId: string }>();
+  const { boatId, tool, circuit } = useLocalSearchParams<{ boatId: string; tool?: string; circuit?: string }>();
   const { draft, yard } = useBoat(boatId);
-  return draft ? <Log draft={draft} /> : <Absent yard={yard} what="boat" back="/" />;
-}
-
-/** Left alone for so long where nobody said otherwise, days. */
-const USUALLY_ALONE = { afloat: 14, ashore: 3 } as const;
-
-/** What the battery of a circuit bears. */
-function useLoad({ job }: Draft, assessed: AssessedCircuit | undefined): Load {
-  const runningA = assessed?.status === 'sized' ? assessed.facts.asMeasured.pumpA : null;
-  const battery = job.batteries.find(({ id }) => id === assessed?.circuit.batteryId) ?? job.batteries[0];
-  const { kept = 'afloat', leftAloneDays = USUALLY_ALONE[kept] } = job.boat;
-  const capacityAh = battery?.capacityAh ?? defaults.capacityAh;
-  const chemistry = battery?.chemistry ?? 'lead-acid';
-  const chargeA = battery?.chargeA ?? 0;
-  return useMemo(
-    () => ({ capacityAh, chemistry, chargeA, runningA, leftAloneDays }),
-    [capacityAh, chemistry, chargeA, runningA, leftAloneDays],
+  const first = tools.find(({ key }) => key === tool)?.key ?? 'log';
+  return draft ? (
+    <Log key={`${first} ${circuit ?? ''}`} draft={draft} first={first} of={circuit ?? ALL} />
+  ) : (
+    <Absent yard={yard} what="boat" back="/" />
   );
 }
 
-function Log({ draft }: { readonly draft: Draft }) {
+function Log({
+  draft,
+  first,
+  of,
+}: {
+  readonly draft: Draft;
+  /** What of it is shown first, and of which circuit. */
+  readonly first: Tool;
+  readonly of: string;
+}) {
   const { job } = draft;
   const router = useRouter();
   const say = useSay();
@@ -72,22 +70,23 @@ function Log({ draft }: { readonly draft: Draft }) {
   const { rows, entries, refused, ready } = useRecords(job.boat.id);
   const record = useRecorder(job.boat);
   const photographs = useEntryPhotographs(draft);
-  const [tool, setTool] = useState<Tool>('log');
-  const [circuit, setCircuit] = useState<string>(ALL);
+  const [tool, setTool] = useState<Tool>(first);
+  const [circuit, setCircuit] = useState<string>(of);
   const [opened, setOpened] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   const [nowMs] = useState(() => Date.now());
   const circuits = useMemo(() => job.circuits.map(({ id, name }) => ({ id, name })), [job.circuits]);
-  const pumps = useMemo(
-    () => job.circuits.filter((one) => schemeOf(one).duty !== 'alarm').map(({ id }) => id),
-    [job.circuits],
-  );
+  const pumps = useMemo(() => pumpCircuits(job).map(({ id }) => id), [job]);
   const [only] = pumps;
   const own = circuit !== ALL ? circuit : tool === 'trends' || job.circuits.length === 1 ? (only ?? null) : null;
   const { known } = useAssessment(job);
-  const load = useLoad(
-    draft,
-    known?.circuits.find((one) => one.circuit.id === own),
+  const load = useMemo(
+    () =>
+      loadOf(
+        job,
+        known?.circuits.find((one) => one.circuit.id === own),
+      ),
+    [job, known, own],
   );
   const due = useMemo(
     () =>
@@ -227,8 +226,6 @@ function Log({ draft }: { readonly draft: Draft }) {
     </Screen>
   );
 }
-
-const ALL = 'all';
 
 /** What can be mended of a circuit: the parts and conductors of its plan. */
 function mendable(assessed: AssessedCircuit | undefined): readonly PartOfCircuit[] {

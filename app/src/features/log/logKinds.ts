@@ -6,7 +6,7 @@ export const logFilters = {
   all: { name: 'All', kinds: null },
   proofs: { name: 'Proofs', kinds: ['proof', 'proofBegun'] },
   readings: { name: 'Readings', kinds: ['reading', 'skipped'] },
-  checks: { name: 'Checks', kinds: ['check', 'cleaning', 'layUp', 'launch', 'interval'] },
+  checks: { name: 'Checks', kinds: ['check', 'cleaning', 'layUp', 'launch', 'interval', 'window'] },
   counts: { name: 'Counts', kinds: ['runCount', 'rain'] },
   repairs: { name: 'Repairs', kinds: ['repair', 'alarm'] },
   notes: { name: 'Notes', kinds: ['note', 'photograph', 'withdrawn'] },
@@ -30,6 +30,7 @@ const icons: Readonly<Partial<Record<string, IconName>>> = {
   launch: 'sail-boat',
   withdrawn: 'undo',
   interval: 'timer',
+  window: 'tape-measure',
 };
 
 /** The mark of a kind of entry; of a later release's, a question. */

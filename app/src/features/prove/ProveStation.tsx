@@ -22,6 +22,7 @@ import { SignPanel, sumWords } from './SignPanel';
 import { TestCard } from './TestCard';
 import { useProof } from './useProof';
 import { useProofHand } from './useProofHand';
+import { WindowsCard } from './WindowsCard';
 
 type Known = Exclude<AssessedCircuit, { status: 'incomplete' }>;
 
@@ -117,6 +118,7 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
           {phaseRow}
           <Words>{sumWords(proof.sum)}</Words>
           <ProofListView list={list} onOpen={show} />
+          <WindowsCard windows={proof.windows} record={proof.record} />
         </>
       ) : null}
       {tool === 'sign' ? (

@@ -1,7 +1,10 @@
 import type { Outcome } from '@harbor-latch/core/prove/proofList';
+import type { Filling } from '@harbor-latch/core/prove/proveTest';
 import type { Read } from '@harbor-latch/core/prove/verdict';
+import { formatQuantity } from '@harbor-latch/core/units/index';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
@@ -86,6 +89,7 @@ function Ask({
       ) : null}
       {test.waitS === undefined ? null : <WaitClock seconds={test.waitS} />}
       {test.litres === undefined || 'state' in expect ? null : <Litres litres={litres} onLitres={setLitres} />}
+      {test.filling ? <PouredWater filling={test.filling} /> : null}
       {timed ? <Stopwatch onSeconds={(seconds) => setTyped({ text: String(seconds), unit: 's' })} /> : null}
       {'state' in expect ? (
         <SeenAnswers expect={expect} onRead={onRead} />
@@ -135,10 +139,42 @@ function Ask({
   );
 }
 
+/** What was poured so far, and where the water stands by it: the float starts there or it does not. */
+function PouredWater({ filling: { startsL, levelsM } }: { readonly filling: Filling }) {
+  const units = useUnits();
+  const [litres, setLitres] = useState(0);
+  const dry = levelsM[0] ?? 0;
+  const depth = (levelM: number) => formatQuantity(levelM - dry, 'shortLength', units);
+  return (
+    <View style={{ gap: 4 }}>
+      <Litres litres={litres} least={0} most={levelsM.length - 1} said="poured in" onLitres={setLitres} />
+      <Words kind="small" role="status">
+        {litres === 0
+          ? `From dry, ${startsL.toFixed(1)} L lift the float to where it starts.`
+          : `The water stands ${depth(levelsM[litres] ?? dry)} over the lowest place. ${
+              litres >= startsL ? 'It should have started by now.' : `It starts after ${startsL.toFixed(1)} L.`
+            }`}
+      </Words>
+    </View>
+  );
+}
+
 const LITRES_STEP = 1;
 
 /** How much is measured out. */
-function Litres({ litres, onLitres }: { readonly litres: number; readonly onLitres: (litres: number) => void }) {
+function Litres({
+  litres,
+  onLitres,
+  least = 1,
+  most = Infinity,
+  said = 'measured out',
+}: {
+  readonly litres: number;
+  readonly onLitres: (litres: number) => void;
+  readonly least?: number;
+  readonly most?: number;
+  readonly said?: string;
+}) {
   const palette = usePalette();
   const key = {
     minWidth: 52,
@@ -150,15 +186,15 @@ function Litres({ litres, onLitres }: { readonly litres: number; readonly onLitr
   } as const;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-      <PressRow label="A litre less" onPress={() => onLitres(Math.max(1, litres - LITRES_STEP))} style={key}>
+      <PressRow label="A litre less" onPress={() => onLitres(Math.max(least, litres - LITRES_STEP))} style={key}>
         <Icon name="minus" color={palette.text} />
       </PressRow>
       <Words kind="figure">{`${litres} L`}</Words>
-      <PressRow label="A litre more" onPress={() => onLitres(litres + LITRES_STEP)} style={key}>
+      <PressRow label="A litre more" onPress={() => onLitres(Math.min(most, litres + LITRES_STEP))} style={key}>
         <Icon name="plus" color={palette.text} />
       </PressRow>
       <Words kind="small" muted style={{ flex: 1 }}>
-        measured out
+        {said}
       </Words>
     </View>
   );

@@ -2,6 +2,8 @@ import { proofList, sumOf, type Outcome, type ProofSum } from '@harbor-latch/cor
 import { proofNow, type ProofNow } from '@harbor-latch/core/prove/proofNow';
 import type { ProvePhase } from '@harbor-latch/core/prove/proveTest';
 import type { Voided } from '@harbor-latch/core/prove/voids';
+import type { Windows } from '@harbor-latch/core/prove/windows';
+import { windowsIn } from '@harbor-latch/core/prove/windowsIn';
 import { useMemo } from 'react';
 import { useProving } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
@@ -17,6 +19,8 @@ export interface Proof {
   /** Whether the circuit was changed since the open proof was begun. */
   readonly changedSince: boolean;
   readonly testsHash: string;
+  /** Windows that were set for this boat. */
+  readonly windows: Windows;
   readonly records: RecordsHere;
   readonly record: Recorder;
   /** The fingerprint of an entry by its id. */
@@ -36,7 +40,10 @@ export function useProof({ job }: Draft, circuitId: string, phase: ProvePhase): 
     [records.entries, circuitId, phase, hashOf],
   );
   const signed = now.signed?.body ?? null;
-  const proving = useProving({ job, circuitId, phase, battery: now.battery, signed });
+  // The same until one is set: what follows from them is heavy.
+  const set = JSON.stringify(windowsIn(records.entries));
+  const windows = useMemo(() => JSON.parse(set) as Windows, [set]);
+  const proving = useProving({ job, circuitId, phase, battery: now.battery, signed, windows });
   return useMemo(() => {
     const list = proving ? proofList(now, proving.tests, proving.voided) : [];
     const testsHash = proving?.testsHash ?? '';
@@ -48,9 +55,10 @@ export function useProof({ job }: Draft, circuitId: string, phase: ProvePhase): 
       voided: proving?.voided ?? [],
       changedSince: testsHash !== '' && now.begun.some(({ body }) => body.testsHash !== testsHash),
       testsHash,
+      windows,
       records,
       record,
       hashOf,
     };
-  }, [records, now, proving, record, hashOf]);
+  }, [records, now, proving, record, hashOf, windows]);
 }

@@ -1,6 +1,6 @@
 import { routines } from '@harbor-latch/core/log/routine';
 import type { Job } from '@harbor-latch/core/job/index';
-import { schemeOf } from '@harbor-latch/core/schemes/index';
+import { pumpCircuits } from '@harbor-latch/core/schemes/index';
 import { View } from 'react-native';
 import { useRecorder } from '../../records/useRecords';
 import { BigButton } from '../../ui/BigButton';
@@ -19,10 +19,8 @@ export interface TripCheckProps {
 /** A trip check: each pump ten seconds by hand, and whether water comes. One touch answers it. */
 export function TripCheckDialog({ boat, job, circuits: all, onClose }: TripCheckProps) {
   // What has no pump is not run.
-  const circuits = all.filter(({ id }) => {
-    const own = job?.circuits.find((one) => one.id === id);
-    return own === undefined || schemeOf(own).duty !== 'alarm';
-  });
+  const pumps = job && new Set(pumpCircuits(job).map(({ id }) => id));
+  const circuits = all.filter(({ id }) => pumps?.has(id) ?? true);
   const record = useRecorder(boat);
   const say = useSay();
   const check = async (good: boolean, which: typeof circuits) => {

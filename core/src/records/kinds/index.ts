@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { check } from './check';
 import type { Kind } from './kind';
-import { alarm, cleaning, interval, launch, layUp, note, photograph, rain, withdrawn } from './others';
+import { alarm, cleaning, interval, launch, layUp, note, photograph, rain, window, withdrawn } from './others';
 import { proof } from './proof';
 import { proofBegun } from './proofBegun';
 import { reading } from './reading';
@@ -27,6 +27,7 @@ export const recordKinds = {
   photograph,
   withdrawn,
   interval,
+  window,
 } as const;
 
 export type RecordKind = keyof typeof recordKinds;

@@ -82,6 +82,21 @@ export const withdrawn = kindOf('Taken back', z.strictObject({ entry: entryId, r
   inWords: ({ reason }) => `An entry was taken back${reason ? `: ${reason}` : ''}`,
 });
 
+/** How wide a window of readings is on this boat. */
+export const window = kindOf(
+  'Window',
+  z.strictObject({
+    window: z.string().regex(/^[a-z][a-z-]{1,39}$/, { error: 'A window is named by its key.' }),
+    to: z
+      .number()
+      .positive({ error: 'More than nothing.' })
+      .max(100, { error: 'At most 100.' })
+      .nullable()
+      .describe('Null: the usual one.'),
+  }),
+  { inWords: ({ window: of, to }) => `${of}: ${to === null ? 'the usual window' : `window set to ${to}`}` },
+);
+
 /** How often something of the routine is to be done on this boat. */
 export const interval = kindOf(
   'Interval',

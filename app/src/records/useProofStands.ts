@@ -1,0 +1,21 @@
+import { proofStands, type ProofStands } from '@harbor-latch/core/prove/proofStands';
+import { standing, type KnownEntry } from '@harbor-latch/core/records/known';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useYardOnDevice } from '../data/yardOnDevice';
+
+/** How the proof of a circuit stands, by what this device has; null where nothing was begun, or until that was read. */
+export function useProofStands(boat: string, circuit: string): ProofStands | null {
+  const { aboard } = useYardOnDevice();
+  const written = useSyncExternalStore(aboard.subscribe, () => aboard.recordsWritten);
+  const [read, setRead] = useState<{ readonly boat: string; readonly entries: readonly KnownEntry[] } | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    void aboard.entries(boat).then((entries) => {
+      if (wanted) setRead({ boat, entries: standing(entries) });
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [aboard, boat, written]);
+  return useMemo(() => (read?.boat === boat ? proofStands(read.entries, circuit) : null), [read, boat, circuit]);
+}
