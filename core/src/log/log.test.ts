@@ -1,4 +1,8 @@
+import { assess } from '../assess';
+import { jobWith } from '../build/build.fixture';
 import type { KnownEntry } from '../records';
+import { boatAlarms } from './boatAlarms';
+import { loadOf } from './loadOf';
 import { dayCounts, median, type DayCount } from './dayCounts';
 import { loadTrend, motorHours } from './loadTrend';
 import { lineThrough } from './lineThrough';
@@ -278,5 +282,28 @@ describe('the routine', () => {
     expect(
       intervalOf('counter', [...set, entry('interval', { routine: 'counter', days: null }, 2, null)], false),
     ).toBeNull();
+  });
+});
+
+describe('what a boat’s logs show', () => {
+  const job = jobWith('three-way-float', { name: 'Aft pump' });
+  const circuits = assess(job);
+  const long = (circuit: string) =>
+    entry('runCount', { day: '2026-01-02', days: 1, starts: 4, runS: 40_000, longestS: 700 }, 1, circuit);
+
+  it('is told with its circuit, and an alarm by itself has no runs', () => {
+    const alarms = boatAlarms(job, circuits, [long('main')], FROM + 2 * DAY_MS);
+    expect(alarms[0]).toMatchObject({ circuit: 'main', circuitName: 'Aft pump', code: 'duty' });
+    const other = jobWith('standalone-alarm');
+    expect(boatAlarms(other, assess(other), [long('main')], FROM + 2 * DAY_MS)).toEqual([]);
+  });
+
+  it('goes by the battery that the circuit has, and by days that a boat of her kind is left alone', () => {
+    expect(loadOf(job, circuits[0])).toMatchObject({ leftAloneDays: 14 });
+    expect(loadOf({ ...job, boat: { ...job.boat, kept: 'ashore' } }, circuits[0]).leftAloneDays).toBe(3);
+    expect(loadOf({ ...job, boat: { ...job.boat, leftAloneDays: 30 } }, undefined)).toMatchObject({
+      leftAloneDays: 30,
+      runningA: null,
+    });
   });
 });

@@ -2,13 +2,14 @@ import { randomUUID } from 'node:crypto';
 import {
   checkBundle,
   entryHash,
+  hashOf,
   unpackBundle,
   type ChainedEntry,
   type SignedEntry,
 } from '@harbor-latch/core/records/index';
 import type { Changes, RecordPage, RecordResult } from '@harbor-latch/core/wire/index';
 import request from 'supertest';
-import { app, boat, by, changesAfter, connection, create, owner } from './boatsApi.fixture';
+import { app, boat, by, changesAfter, connection, create, owner, renamed } from './boatsApi.fixture';
 import { checks, newDevice } from './signing.fixture';
 
 const phone = newDevice();
@@ -166,6 +167,46 @@ describe('the records of a boat', () => {
     ).toEqual(notes.map(({ entry }) => entryHash(entry)).sort());
     expect((await changesAfter(point)).all.filter(({ kind }) => kind === 'record')).toEqual([]);
     await request(app).get('/api/changes').query({ records: 'some' }).expect(400);
+  });
+
+  it('keep the version whose job was signed as proved, and no other', async () => {
+    const job = boat('Proved');
+    const id = job.boat.id;
+    await create(job).expect(201);
+    const proof = (of: object, result: 'proved' | 'not proved') =>
+      phone.note(id, {
+        circuit: 'main',
+        kind: 'proof',
+        body: {
+          phase: 'commission',
+          proofs: [randomUUID()],
+          job: job as never,
+          jobHash: hashOf(of as never),
+          battery: {},
+          tests: [
+            {
+              id: 'seen',
+              words: 'Look.',
+              expect: { state: 'sound' },
+              outcome: 'pass',
+              read: { said: 'sound' },
+              reading: null,
+            },
+          ],
+          accepted: [],
+          result,
+          name: 'Wren',
+        },
+      });
+    const kept = async () =>
+      (
+        (await request(app).get(`/api/boats/${id}/revisions`).expect(200)).body.revisions as { kept: string | null }[]
+      ).map((one) => one.kept);
+    expect(await taken(proof(job, 'not proved'))).toMatchObject([{ kind: 'taken' }]);
+    expect(await taken(proof(renamed(job, 'Another'), 'proved'))).toMatchObject([{ kind: 'taken' }]);
+    expect(await kept()).toEqual([null]);
+    expect(await taken(proof(job, 'proved'))).toMatchObject([{ kind: 'taken' }]);
+    expect(await kept()).toEqual(['proved']);
   });
 
   it('go out in one ZIP with the job that the head names', async () => {
