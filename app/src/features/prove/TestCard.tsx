@@ -147,7 +147,14 @@ function PouredWater({ filling: { startsL, levelsM } }: { readonly filling: Fill
   const depth = (levelM: number) => formatQuantity(levelM - dry, 'shortLength', units);
   return (
     <View style={{ gap: 4 }}>
-      <Litres litres={litres} least={0} most={levelsM.length - 1} said="poured in" onLitres={setLitres} />
+      <Litres
+        litres={litres}
+        step={startsL > MANY_L ? BUCKET_L : LITRES_STEP}
+        least={0}
+        most={levelsM.length - 1}
+        said="poured in"
+        onLitres={setLitres}
+      />
       <Words kind="small" role="status">
         {litres === 0
           ? `From dry, ${startsL.toFixed(1)} L lift the float to where it starts.`
@@ -160,17 +167,22 @@ function PouredWater({ filling: { startsL, levelsM } }: { readonly filling: Fill
 }
 
 const LITRES_STEP = 1;
+/** A deep well is filled by the half bucket. */
+const BUCKET_L = 5;
+const MANY_L = 15;
 
 /** How much is measured out. */
 function Litres({
   litres,
   onLitres,
+  step = LITRES_STEP,
   least = 1,
   most = Infinity,
   said = 'measured out',
 }: {
   readonly litres: number;
   readonly onLitres: (litres: number) => void;
+  readonly step?: number;
   readonly least?: number;
   readonly most?: number;
   readonly said?: string;
@@ -186,11 +198,19 @@ function Litres({
   } as const;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-      <PressRow label="A litre less" onPress={() => onLitres(Math.max(least, litres - LITRES_STEP))} style={key}>
+      <PressRow
+        label={step === 1 ? 'A litre less' : `${step} L less`}
+        onPress={() => onLitres(Math.max(least, litres - step))}
+        style={key}
+      >
         <Icon name="minus" color={palette.text} />
       </PressRow>
       <Words kind="figure">{`${litres} L`}</Words>
-      <PressRow label="A litre more" onPress={() => onLitres(Math.min(most, litres + LITRES_STEP))} style={key}>
+      <PressRow
+        label={step === 1 ? 'A litre more' : `${step} L more`}
+        onPress={() => onLitres(Math.min(most, litres + step))}
+        style={key}
+      >
         <Icon name="plus" color={palette.text} />
       </PressRow>
       <Words kind="small" muted style={{ flex: 1 }}>
