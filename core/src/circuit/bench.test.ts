@@ -167,7 +167,9 @@ describe('lights', () => {
 describe('every kind of fault', () => {
   it('changes what some circuit does in some setting, at each of its places', () => {
     const circuits = ['three-way-float', 'relay', 'backup-alarm', 'probe-sensor'].map((scheme) =>
-      plainNetlist(planFor(surveyedCircuit(scheme, { panel: { light: 'led', armedLight: 'led' } }))),
+      plainNetlist(
+        planFor(surveyedCircuit(scheme, { panel: { light: 'led', armedLight: 'led' }, source: { feed: 'isolator' } })),
+      ),
     );
     const settings = (['off', 'auto', 'manual'] as const).flatMap((position) => [set(position), set(position, 'up')]);
     const told = (netlist: Netlist) =>

@@ -16,7 +16,8 @@ describe('the windows', () => {
   );
 
   it.each([
-    // No reading tells a better negative from the negative, a fuse of another rating from its own, or ohms in a light's milliamperes.
+    // No reading tells a better negative from the negative, a fuse of another rating from its own, ohms in a light's milliamperes,
+    // or a leak of a kilohm beside a winding.
     [
       'three-way-float',
       [
@@ -26,6 +27,7 @@ describe('the windows', () => {
         'shorted-to-negative@negative',
         'shorted-to-negative@main-negative',
         'wrong-fuse@fuse',
+        'leak@joint-pump',
       ],
     ],
     [
@@ -37,6 +39,8 @@ describe('the windows', () => {
         'shorted-to-negative@negative',
         'shorted-to-negative@main-negative',
         'wrong-fuse@fuse',
+        'leak@joint-manual',
+        'leak@joint-pump',
       ],
     ],
   ])(

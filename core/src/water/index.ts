@@ -15,3 +15,4 @@ export * from './simulate';
 export * from './survey';
 export * from './typical';
 export * from './well';
+export * from './waterFaults';

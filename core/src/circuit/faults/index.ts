@@ -1,13 +1,19 @@
 import { CircuitError } from '../circuitError';
 import type { Netlist } from '../netlist';
+import { alarmSilent } from './alarmSilent';
 import { blownFuse } from './blownFuse';
 import { corroded } from './corroded';
 import type { Fault } from './fault';
+import { holderCorroded } from './holderCorroded';
+import { intermittent } from './intermittent';
+import { isolatorOff } from './isolatorOff';
+import { leak } from './leak';
 import { lightNegativeMissing } from './lightNegativeMissing';
-import { rotorLocked, runningDry, windingOpen } from './motor';
+import { brushesWorn, rotorLocked, runningDry, windingOpen } from './motor';
 import { open } from './open';
 import { polarityReversed } from './polarityReversed';
 import { shortedToNegative } from './shortedToNegative';
+import { wayCorroded, wayOff } from './spliceWay';
 import { stuckDown } from './stuckDown';
 import { stuckUp } from './stuckUp';
 import { swappedAtPanel } from './swappedAtPanel';
@@ -32,6 +38,14 @@ export const faults = {
   'swapped-at-panel': swappedAtPanel,
   'light-negative-missing': lightNegativeMissing,
   'weak-battery': weakBattery,
+  'way-corroded': wayCorroded,
+  'way-off': wayOff,
+  intermittent,
+  'holder-corroded': holderCorroded,
+  'isolator-off': isolatorOff,
+  leak,
+  'brushes-worn': brushesWorn,
+  'alarm-silent': alarmSilent,
 } as const satisfies Readonly<Record<string, Fault>>;
 
 export type FaultCode = keyof typeof faults;

@@ -11,6 +11,8 @@ function motorFault(title: string, name: string, condition: PumpPart['condition'
   };
 }
 
+/** Brushes worn down: no current in this position of the shaft, and perhaps some in another. */
+export const brushesWorn = motorFault('Brushes worn', 'brushes worn', 'open');
 export const windingOpen = motorFault('Winding open', 'winding open', 'open');
 export const rotorLocked = motorFault('Rotor locked', 'rotor locked', 'locked');
 export const runningDry = motorFault('Running dry', 'running dry', 'dry');

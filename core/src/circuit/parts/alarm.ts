@@ -14,6 +14,8 @@ export interface AlarmPart {
   readonly ownV?: number;
   /** Of its sounder; left out: the default. */
   readonly ohm?: number;
+  /** Its sounder is dead: it never sounds. */
+  readonly broken?: boolean;
 }
 
 export const alarm: PartKind<AlarmPart> = {
@@ -31,12 +33,12 @@ export const alarm: PartKind<AlarmPart> = {
     }
     return loads(plus, minus, muted, sounderOhm);
   },
-  doing: ({ ownV }, { position, volts, amps }) => {
+  doing: ({ ownV, broken = false }, { position, volts, amps }) => {
     const muted = position === 'manual';
     const across = Math.abs(volts('plus') - volts('minus'));
     const calls = ownV === undefined ? across >= defaults.alarmSoundsV : Math.abs(amps) >= ALARM_TRIPS_A;
     if (!calls) return muted ? 'silentMuted' : 'silent';
-    return muted ? 'mutedLit' : 'sounding';
+    return muted || broken ? 'mutedLit' : 'sounding';
   },
 };
 
