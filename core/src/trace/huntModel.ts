@@ -1,0 +1,98 @@
+import type { AssessedAlarm, AssessedPump } from '../assess';
+import { groundOf } from '../prove/proveTests';
+import type { Ground } from '../prove/ground';
+import { hypothesesOf } from './hypotheses';
+import type { Hypothesis } from './hypothesis';
+import {
+  huntInstruments,
+  START,
+  travelMinutes,
+  type Access,
+  type Carried,
+  type HuntTest,
+  type Reading,
+} from './huntTest';
+import { huntTests } from './huntTests';
+import { classesOf, type OutcomeClass } from './outcomes';
+import { Predictions } from './predictions';
+import type { Problem } from './problem';
+import type { Closed, Story } from './shares';
+import { symptomKinds, Symptoms, type Symptom, type SymptomCode } from './symptoms';
+
+/** What a hunt begins with. */
+export interface HuntAsked {
+  readonly symptom: SymptomCode;
+  readonly access?: Access;
+  /** Instruments at hand; left out: all. */
+  readonly carried?: readonly Carried[];
+  readonly story?: Story;
+  /** The yard's closed repairs. */
+  readonly closed?: Closed;
+  /** The battery as it was read at rest, V. */
+  readonly restingV?: number;
+}
+
+/** A test with what it reads under each hypothesis. */
+export interface PredictedTest {
+  readonly test: HuntTest;
+  readonly readings: readonly Reading[];
+  readonly classes: readonly OutcomeClass[];
+  /** The class of each hypothesis. */
+  readonly answers: readonly number[];
+}
+
+/** Everything a hunt goes by: what may be wrong, what can be asked, and what that would read. */
+export interface HuntModel {
+  readonly ground: Ground;
+  readonly hypotheses: readonly Hypothesis[];
+  readonly tests: readonly PredictedTest[];
+  readonly problem: Problem;
+}
+
+/** Symptoms that can be stated of a circuit. */
+export function symptomsOf(assessed: AssessedPump | AssessedAlarm): Symptom[] {
+  return new Symptoms(groundOf(assessed, {})).possible(hypothesesOf(assessed));
+}
+
+/**
+ * What a hunt goes by, with every test that tells anything of what shows the symptom.
+ * @throws RangeError for a symptom that this circuit cannot have
+ */
+export function huntModel(assessed: AssessedPump | AssessedAlarm, asked: HuntAsked): HuntModel {
+  const { symptom, access = 'easy', carried = huntInstruments, story, closed, restingV } = asked;
+  const ground = groundOf(assessed, {});
+  const symptoms = new Symptoms(ground);
+  const all = hypothesesOf(assessed, { ...(story ? { story } : {}), ...(closed ? { closed } : {}) });
+  // The symptom is the first reading; that it was a mistake stays in the list.
+  const shown = all.filter((one) => symptoms.shows(one, symptom));
+  if (shown.length === 0) throw new RangeError(`No fault of this circuit shows “${symptom}”.`);
+  const left = [...shown.filter(({ id }) => id !== 'sound'), ...all.filter(({ id }) => id === 'sound')];
+  const sum = left.reduce((total, { share }) => total + share, 0);
+  const hypotheses = left.map((one) => ({ ...one, share: one.share / sum }));
+  const candidates = huntTests(ground, symptomKinds[symptom].water).filter(({ instrument }) =>
+    isAtHand(instrument, carried),
+  );
+  const predictions = new Predictions(ground, candidates, restingV ?? null);
+  const tests = candidates.flatMap((test): PredictedTest[] => {
+    const readings = hypotheses.map((one) => predictions.reading(one, test));
+    const { classes, of } = classesOf(test, readings);
+    return classes.length < 2 ? [] : [{ test, readings, classes, answers: of }];
+  });
+  return {
+    ground,
+    hypotheses,
+    tests,
+    problem: {
+      start: START,
+      travel: travelMinutes(access),
+      hypotheses: hypotheses.map(({ id, share, repair }) => ({ id, share, repair: repair.code })),
+      tests: tests.map(({ test: { id, place, minutes }, answers }) => ({ id, place, minutes, answers })),
+    },
+  };
+}
+
+function isAtHand(instrument: HuntTest['instrument'], carried: readonly Carried[]): boolean {
+  return instrument === 'voltmeter' || instrument === 'ohmmeter' || instrument === 'clamp'
+    ? carried.includes(instrument)
+    : true;
+}
