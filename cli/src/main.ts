@@ -10,12 +10,14 @@ import {
 } from '@harbor-latch/core';
 import { buildable, buildList, buildReport, cutReport, readStock, type Drum } from '@harbor-latch/core/build/index';
 import { CircuitError, solveReport, spiceText } from '@harbor-latch/core/circuit/index';
+import { otherPumps } from '@harbor-latch/core/prove/proving';
 import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import { Command, CommanderError } from 'commander';
 import { format } from 'date-fns';
 import { bundleIn, verified } from './bundleFile';
 import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
 import { SheetAskError, type SheetOptions } from './sheetAsk';
+import { diagnosis, TraceAskError, type DiagnoseOptions } from './traceAsk';
 
 /** Something the caller got wrong: printed as one JSON object on stderr, exit code 2. */
 class BadInput extends Error {
@@ -50,17 +52,20 @@ async function readJobFile(file: string): Promise<Job> {
   throw new BadInput(read.code, first.message, first.path, others);
 }
 
-async function readStockFile(file: string): Promise<readonly Drum[]> {
+/** A small JSON file of the caller’s. @throws BadInput where it cannot be read or is not JSON */
+async function readJsonFile(file: string): Promise<unknown> {
   const found = await stat(file).catch(() => null);
   if (!found?.isFile()) throw new BadInput('unreadable', `"${file}" cannot be read. Check the name of the file.`, '$');
   if (found.size > MAX_JOB_BYTES) throw new BadInput('too-large', `"${file}" is larger than 5 MiB.`, '$');
-  let value: unknown;
   try {
-    value = JSON.parse(await readFile(file, 'utf8'));
+    return JSON.parse(await readFile(file, 'utf8'));
   } catch {
     throw new BadInput('not-json', `"${file}" is not JSON.`, '$');
   }
-  const read = readStock(value);
+}
+
+async function readStockFile(file: string): Promise<readonly Drum[]> {
+  const read = readStock(await readJsonFile(file));
   if (!read.ok) throw new BadInput('invalid-stock', read.message, read.path);
   return read.drums;
 }
@@ -157,8 +162,25 @@ function program(): Command {
       const phase = options.phase ?? 'commission';
       if (phase !== 'bench' && phase !== 'commission')
         throw new BadInput('bad-phase', `--phase is bench or commission, not "${phase}".`, '$.phase');
-      const others = job.circuits.flatMap(({ id, name }) => (id === options.circuit ? [] : [name]));
+      const others = otherPumps(job, options.circuit);
       print({ tests: proveTests(assessed, { phase, battery: read, others }) });
+    });
+  latch
+    .command('diagnose <file>')
+    .description('what is likely wrong with a circuit, and what to test next')
+    .requiredOption('--circuit <id>', 'id of the circuit')
+    .option('--symptoms', 'list the symptoms that can be stated of it')
+    .option('--symptom <code>', 'what it does or does not')
+    .option('--readings <file>', 'JSON: [{test, value | outcome, batteryV?}]')
+    .option('--access <access>', 'easy or hard: how the bilge is reached')
+    .option('--instruments <list>', 'voltmeter,ohmmeter,clamp or none; all where left out')
+    .option('--model', 'print hypotheses and tests with sharp outcomes')
+    .option('--tree', 'print the whole decision tree')
+    .option('--order <order>', 'best or textbook', 'best')
+    .action(async (file: string, options: DiagnoseOptions) => {
+      const assessed = buildableIn(await readJobFile(file), options.circuit);
+      const given = options.readings === undefined ? undefined : await readJsonFile(options.readings);
+      print(diagnosis(assessed, options, given));
     });
   latch
     .command('verify <file>')
@@ -231,7 +253,7 @@ const MOST_V = 16;
 const MOST_HOURS = 8784;
 
 const VERBS =
-  'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, verify FILE, schema';
+  'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, diagnose FILE, verify FILE, schema';
 
 const collect = (value: string, before: readonly string[]) => [...before, value];
 
@@ -253,7 +275,7 @@ function asBadInput(error: unknown): BadInput {
   if (error instanceof BadInput) return error;
   if (error instanceof CommanderError)
     return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: ${VERBS}.`, '$');
-  if (error instanceof BenchAskError || error instanceof SheetAskError)
+  if (error instanceof BenchAskError || error instanceof SheetAskError || error instanceof TraceAskError)
     return new BadInput(error.code, error.message, error.path);
   if (error instanceof CircuitError)
     return new BadInput(error.code, error.message, `$.parts[${JSON.stringify(error.about ?? '')}]`);

@@ -28,6 +28,8 @@ export interface HuntAsked {
   readonly story?: Story;
   /** The yard's closed repairs. */
   readonly closed?: Closed;
+  /** Hypotheses that are left out, by their ids: what a hunt does about a fault that it does not know. */
+  readonly without?: readonly string[];
   /** The battery as it was read at rest, V. */
   readonly restingV?: number;
 }
@@ -59,10 +61,11 @@ export function symptomsOf(assessed: AssessedPump | AssessedAlarm): Symptom[] {
  * @throws RangeError for a symptom that this circuit cannot have
  */
 export function huntModel(assessed: AssessedPump | AssessedAlarm, asked: HuntAsked): HuntModel {
-  const { symptom, access = 'easy', carried = huntInstruments, story, closed, restingV } = asked;
+  const { symptom, access = 'easy', carried = huntInstruments, story, closed, without = [], restingV } = asked;
   const ground = groundOf(assessed, {});
   const symptoms = new Symptoms(ground);
-  const all = hypothesesOf(assessed, { ...(story ? { story } : {}), ...(closed ? { closed } : {}) });
+  const known = hypothesesOf(assessed, { ...(story ? { story } : {}), ...(closed ? { closed } : {}) });
+  const all = known.filter(({ id }) => !without.includes(id));
   // The symptom is the first reading; that it was a mistake stays in the list.
   const shown = all.filter((one) => symptoms.shows(one, symptom));
   if (shown.length === 0) throw new RangeError(`No fault of this circuit shows “${symptom}”.`);

@@ -55,6 +55,7 @@ export const huntMinutes = {
   bilgeVolts: 4,
   strainer: 5,
   hose: 2,
+  cable: 6,
   /** Water poured in or bailed out, where it stands otherwise than it should for a test. */
   bucket: 8,
 } as const;

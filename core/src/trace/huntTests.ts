@@ -164,7 +164,35 @@ function atSource(ground: Ground, sets: readonly Set[], water: WaterStands): Hun
       'hands',
     ),
     ...pointTests(ground, sets, water, 'source'),
+    ...fuses.flatMap((fuse) =>
+      acrossTests(ground, sets, water, [
+        { part: fuse, terminal: 'source' },
+        { part: fuse, terminal: 'load' },
+      ]),
+    ),
   ];
+}
+
+/** Volts across a part at the dry end, while the pump runs or should. */
+function acrossTests(
+  ground: Ground,
+  sets: readonly Set[],
+  water: WaterStands,
+  between: readonly [TerminalRef, TerminalRef],
+): HuntTest[] {
+  return sets
+    .filter(({ running }) => running)
+    .map(({ key, positions, lifted, words }): HuntTest => ({
+      id: `across-${between.map(terminalName).join('-')}-${key}`,
+      place: bandOf(ground, between[0].part),
+      minutes: huntMinutes.volts + wet(ground, lifted, water),
+      text: `Fuse in, ${words}: volts from ${pointWords(ground, between[0])} to ${pointWords(ground, between[1])}.`,
+      instrument: 'voltmeter',
+      set: positions,
+      byHand: false,
+      between,
+      reads: { kind: 'volts', loaded: true },
+    }));
 }
 
 /** Volts at the terminals of a place’s parts against battery negative, in every setting. */
@@ -222,6 +250,12 @@ function atPanel(ground: Ground, sets: readonly Set[], water: WaterStands): Hunt
       'hands',
     ),
     ...pointTests(ground, sets, water, 'panel'),
+    ...(relay
+      ? acrossTests(ground, sets, water, [
+          { part: relay.id, terminal: '30' },
+          { part: relay.id, terminal: '87' },
+        ])
+      : []),
     ...[...pairs, ...coil].flatMap((between) =>
       sets
         .filter(({ running }) => running)
@@ -316,6 +350,14 @@ function inBilge(ground: Ground, sets: readonly Set[]): HuntTest[] {
     reads: { kind: 'volts', loaded: running },
   });
   return [
+    shown(
+      'cable-look',
+      'bilge',
+      huntMinutes.cable,
+      'Lever off. Follow every cable through the bilge: chafe, cuts, green ends, heat.',
+      'whole all along',
+      'hands',
+    ),
     ...(floats.some(({ kind }) => kind !== 'pump')
       ? [
           shown(

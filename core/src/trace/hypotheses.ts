@@ -238,7 +238,7 @@ function ofPart(ground: Ground, part: Part): Candidate[] {
 const pumpOf = ({ parts }: Netlist) => parts.flatMap((part) => (part.kind === 'pump' ? [part.id] : []));
 const replacePump = (pump: string) => repairOf(`${pump}:replace`, 'Replace the pump, or its motor', true);
 const freePump = (pump: string) =>
-  repairOf(`${pump}:free`, 'Open the pump and free its impeller; then a fuse of the same rating');
+  repairOf(`${pump}:unjam`, 'Open the pump and free its impeller; then a fuse of the same rating');
 
 function ofJoint(ground: Ground, id: string, ways: readonly string[]): Candidate[] {
   const { nameOf, bandOf, netlist } = ground;
@@ -301,6 +301,7 @@ function ofConductors(ground: Ground): Candidate[] {
     const shows = first ? { [`tug-${bandOf(first.part)}`]: `${nameOf(id)} loose or green` } : {};
     const positive = ![from, to].some((end) => end.part === 'bus' || end.terminal === 'minus');
     const laid = wet && dry.length > 0;
+    const chafed = { 'cable-look': `${nameOf(id)} chafed` };
     return [
       ...(dry.length > 0
         ? [
@@ -312,7 +313,7 @@ function ofConductors(ground: Ground): Candidate[] {
             })),
           ]
         : []),
-      ...(laid ? made(ground, { code: 'open', at: id, group: 'broken', repair: cable }) : []),
+      ...(laid ? made(ground, { code: 'open', at: id, group: 'broken', repair: cable, shows: chafed }) : []),
       ...(laid && positive && fuse !== undefined
         ? made(ground, {
             code: 'shorted-to-negative',
@@ -321,7 +322,7 @@ function ofConductors(ground: Ground): Candidate[] {
             repair: cable,
             with: [{ code: 'blown-fuse', at: fuse }],
             where: [id, fuse],
-            shows: { [`fuse-look-${fuse}`]: 'blown', [`fuse-swap-${fuse}`]: 'blows again' },
+            shows: { ...chafed, [`fuse-look-${fuse}`]: 'blown', [`fuse-swap-${fuse}`]: 'blows again' },
           })
         : []),
     ];

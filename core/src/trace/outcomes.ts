@@ -41,11 +41,15 @@ export function classesOf(
     else runs.push([value]);
   }
   const unit = unitOf(test);
+  const told = new Set<string>();
   const numbers = runs.map((run): OutcomeClass => {
     const [low = 0] = run;
     const high = run[run.length - 1] ?? low;
-    const words =
+    const short =
       plain(low) === plain(high) ? `about ${plain(low)} ${unit}` : `${plain(low)} to ${plain(high)} ${unit}`;
+    // Two classes never go by the same words.
+    const words = told.has(short) ? `${low.toPrecision(4)} to ${high.toPrecision(4)} ${unit}` : short;
+    told.add(words);
     return { words, low, high, said: null };
   });
   const said = [...new Set(readings.filter((one) => typeof one === 'string'))].map((words): OutcomeClass => ({

@@ -164,6 +164,11 @@ export class Search {
     return { test, minutes: this.after(test, left, from, (part, place) => this.inOrder(order, part, place).minutes) };
   }
 
+  /** Minutes expected where a test is done first, and then by the policy. */
+  withFirst(at: number, left: Left, from: HuntPlace): number {
+    return this.costOf(at, left, from, Infinity);
+  }
+
   /** Minutes of a test and all after it; no less than `most` where it is given up. */
   private costOf(at: number, left: Left, from: HuntPlace, most: number): number {
     const test = this.problem.tests[at];
