@@ -9,6 +9,8 @@ import { replaceEqualDeep } from '@tanstack/react-query';
 import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { CircuitAlarm } from '@harbor-latch/core/log/boatAlarms';
+import type { Symptom } from '@harbor-latch/core/trace/symptoms';
+import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import type { Told } from '@harbor-latch/core/log/alarm';
 import type { Proving } from '@harbor-latch/core/prove/proving';
 import type {
@@ -19,6 +21,7 @@ import type {
   AskedProving,
   AskedTouched,
   AskedAlarms,
+  AskedTracing,
   AskedTrends,
   Fixes,
   SentAssessment,
@@ -39,6 +42,8 @@ export interface AssessAsker {
   touched(asked: AskedTouched): Promise<readonly string[]>;
   trends(asked: AskedTrends): Promise<Told>;
   alarms(asked: AskedAlarms): Promise<readonly CircuitAlarm[]>;
+  symptoms(asked: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): Promise<readonly Symptom[]>;
+  tracing(asked: AskedTracing): Promise<Tracing | null>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -122,6 +127,16 @@ export class Assessments {
   /** What the logs of a boat's pumps show. */
   alarms(asked: AskedAlarms): Promise<readonly CircuitAlarm[]> {
     return this.later(`alarms ${asked.job.boat.id}`, () => this.asker.alarms(asked));
+  }
+
+  /** What can be stated of a circuit that is not as it should be. */
+  symptoms(asked: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): Promise<readonly Symptom[]> {
+    return this.later(`symptoms ${asked.circuitId}`, () => this.asker.symptoms(asked));
+  }
+
+  /** How a hunt stands. */
+  tracing(asked: AskedTracing): Promise<Tracing | null> {
+    return this.later(`tracing ${asked.circuitId}`, () => this.asker.tracing(asked));
   }
 
   /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */

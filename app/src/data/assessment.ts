@@ -12,8 +12,10 @@ import { createContext, useCallback, useContext, useEffect, useState, useSyncExt
 import type { PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import type { PostReading, PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Proving } from '@harbor-latch/core/prove/proving';
+import type { Symptom } from '@harbor-latch/core/trace/symptoms';
+import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import type { Told } from '@harbor-latch/core/log/alarm';
-import type { AskedPosts, AskedProving, AskedTrends, AssessWork, Fixes } from '../workers/assessWork';
+import type { AskedPosts, AskedProving, AskedTracing, AskedTrends, AssessWork, Fixes } from '../workers/assessWork';
 import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
@@ -34,6 +36,8 @@ export function makeAssessments(): Assessments {
     touched: (...asked) => asker().touched(...asked),
     trends: (...asked) => asker().trends(...asked),
     alarms: (...asked) => asker().alarms(...asked),
+    symptoms: (...asked) => asker().symptoms(...asked),
+    tracing: (...asked) => asker().tracing(...asked),
     posts: (...asked) => asker().posts(...asked),
   });
 }
@@ -209,6 +213,61 @@ export function useProving(asked: Omit<AskedProving, 'units'>): Proving | null {
     };
   }, [assessments, job, circuitId, units, phase, restingV, runningV, signed, windows, of]);
   return found?.of === of ? found.proving : null;
+}
+
+/** What can be stated of a circuit that is not as it should be; null until it was worked out. */
+export function useSymptoms(job: Job, circuitId: string): readonly Symptom[] | null {
+  const assessments = useAssessments();
+  const units = useUnits();
+  const [found, setFound] = useState<{ readonly circuitId: string; readonly symptoms: readonly Symptom[] } | null>(
+    null,
+  );
+  useEffect(() => {
+    let gone = false;
+    void assessments.symptoms({ job, circuitId, units }).then(
+      (symptoms) => (gone ? undefined : setFound({ circuitId, symptoms })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, job, circuitId, units]);
+  return found?.circuitId === circuitId ? found.symptoms : null;
+}
+
+/** How a hunt stands: the last that was worked out, until that after the last reading is there. Null before any, and while there is none. */
+export function useTracing(asked: Omit<AskedTracing, 'units'> | null): {
+  readonly tracing: Tracing | null;
+  readonly current: boolean;
+} {
+  const assessments = useAssessments();
+  const units = useUnits();
+  const key = asked && JSON.stringify([asked.circuitId, asked.asked, asked.readings, asked.order]);
+  const hunt = asked && JSON.stringify([asked.circuitId, asked.asked]);
+  const job = asked?.job ?? null;
+  const [found, setFound] = useState<{
+    readonly hunt: string;
+    readonly key: string;
+    readonly tracing: Tracing | null;
+  } | null>(null);
+  useEffect(() => {
+    if (key === null || hunt === null || job === null) return undefined;
+    let gone = false;
+    const [circuitId, given, readings, order] = JSON.parse(key) as [
+      string,
+      AskedTracing['asked'],
+      AskedTracing['readings'],
+      AskedTracing['order'],
+    ];
+    void assessments.tracing({ job, circuitId, units, asked: given, readings, order }).then(
+      (tracing) => (gone ? undefined : setFound({ hunt, key, tracing })),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [assessments, job, units, key, hunt]);
+  return { tracing: found?.hunt === hunt ? found.tracing : null, current: found?.key === key };
 }
 
 /** What the log of a circuit shows; null until it was worked out. */

@@ -111,6 +111,8 @@ function assessmentsAtOnce(): Assessments {
     proving: async (...asked) => copied(work.proving(...asked)),
     trends: async (...asked) => copied(work.trends(...asked)),
     alarms: async (...asked) => copied(work.alarms(...asked)),
+    symptoms: async (...asked) => copied(work.symptoms(...asked)),
+    tracing: async (...asked) => copied(work.tracing(...asked)),
     touched: async (...asked) => copied(work.touched(...asked)),
   });
 }

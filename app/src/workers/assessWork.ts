@@ -12,6 +12,10 @@ import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest';
 import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
 import type { Windows } from '@harbor-latch/core/prove/windows';
+import type { HuntOrder, HuntReading } from '@harbor-latch/core/trace/hunt';
+import { symptomsOf, type HuntAsked } from '@harbor-latch/core/trace/huntModel';
+import type { Symptom } from '@harbor-latch/core/trace/symptoms';
+import { Tracer, type Tracing } from '@harbor-latch/core/trace/tracing';
 import { type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
 import { PostIdentifier, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
@@ -81,6 +85,13 @@ export interface AskedTrends {
 
 /** A boat whose logs are looked through. */
 export type AskedAlarms = Pick<AskedProving, 'job' | 'units'> & Pick<AskedTrends, 'entries' | 'nowMs'>;
+
+/** A circuit in which a fault is hunted. */
+export type AskedTracing = Pick<AskedProving, 'job' | 'circuitId' | 'units'> & {
+  readonly asked: HuntAsked;
+  readonly readings: readonly HuntReading[];
+  readonly order: HuntOrder;
+};
 
 /** A panel whose posts are asked for, with what was read between them. */
 export interface AskedPosts {
@@ -187,6 +198,35 @@ export class AssessWork {
   /** What the logs of a boat's pumps show. */
   alarms({ job, entries, units, nowMs }: AskedAlarms): readonly CircuitAlarm[] {
     return boatAlarms(job, this.ofYards[units].assess(job).circuits, entries, nowMs);
+  }
+
+  /** What can be stated of a circuit that is not as it should be. */
+  symptoms({ job, circuitId, units }: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): readonly Symptom[] {
+    const own = this.sizedOf(job, circuitId, units);
+    return own ? symptomsOf(own) : [];
+  }
+
+  private tracer: { readonly key: string; readonly of: AssessedCircuit; readonly tracer: Tracer } | null = null;
+
+  /** How a hunt stands; null for a circuit that is not sized, or a symptom that it can no longer have. */
+  tracing({ job, circuitId, units, asked, readings, order }: AskedTracing): Tracing | null {
+    const own = this.sizedOf(job, circuitId, units);
+    if (!own) return null;
+    const key = JSON.stringify([circuitId, asked]);
+    try {
+      // One hunt is gone on with at a time; its model is what takes time.
+      if (this.tracer?.key !== key || this.tracer.of !== own)
+        this.tracer = { key, of: own, tracer: new Tracer(own, asked) };
+      return this.tracer.tracer.after(readings, order);
+    } catch (error) {
+      if (error instanceof RangeError) return null;
+      throw error;
+    }
+  }
+
+  private sizedOf(job: Job, circuitId: string, units: UnitSystem) {
+    const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
+    return own && own.status !== 'incomplete' ? own : null;
   }
 
   /** The tests that work at some parts can have touched. */

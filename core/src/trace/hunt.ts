@@ -198,6 +198,8 @@ export class Hunt {
     const one = this.model.hypotheses[at];
     if (!one) return false;
     const [red, black] = between ?? [];
+    // A blown fuse shows that something blew it, not what.
+    if (id.startsWith('fuse-look') && one.faults.length > 1) return false;
     return id in one.shows || (red !== undefined && red.part === black?.part && one.at.includes(red.part));
   }
 

@@ -51,6 +51,8 @@ export const huntMinutes = {
   fuseSwap: 2,
   isolatorLook: 0.5,
   tug: 1,
+  wiringLook: 2,
+  leadsLook: 1,
   liftFloat: 1,
   bilgeVolts: 4,
   strainer: 5,

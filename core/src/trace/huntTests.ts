@@ -249,7 +249,15 @@ function atPanel(ground: Ground, sets: readonly Set[], water: WaterStands): Hunt
       'all tight and clean',
       'hands',
     ),
+    shown(
+      'wiring-look',
+      'panel',
+      huntMinutes.wiringLook,
+      'Compare every conductor behind the panel with the drawing: which one is on which post.',
+      'as drawn',
+    ),
     ...pointTests(ground, sets, water, 'panel'),
+    ...panelJoints(ground).flatMap((between) => acrossTests(ground, sets, water, between)),
     ...(relay
       ? acrossTests(ground, sets, water, [
           { part: relay.id, terminal: '30' },
@@ -284,6 +292,16 @@ function atPanel(ground: Ground, sets: readonly Set[], water: WaterStands): Hunt
         }))
       : []),
   ];
+}
+
+/** Every two ways of every joint behind the panel. */
+function panelJoints(ground: Ground): (readonly [TerminalRef, TerminalRef])[] {
+  return ground.netlist.parts
+    .filter(({ id, kind }) => kind === 'joint' && bandOf(ground, id) === 'panel')
+    .flatMap((joint) => {
+      const ends = terminalsIn(ground, joint);
+      return ends.flatMap((one, at) => ends.slice(at + 1).map((other) => [one, other] as const));
+    });
 }
 
 /** With every fuse out and the circuit proved dead: ohms from post to post and to negative. */
@@ -367,6 +385,17 @@ function inBilge(ground: Ground, sets: readonly Set[]): HuntTest[] {
             'Lever off. Lift the float and let it go: how it moves, what it hangs on, how it is mounted.',
             'moves freely, as mounted',
             'hands',
+          ),
+        ]
+      : []),
+    ...(pump
+      ? [
+          shown(
+            'leads-look',
+            'bilge',
+            huntMinutes.leadsLook,
+            'Look which lead of the pump is joined to which conductor.',
+            'as drawn',
           ),
         ]
       : []),

@@ -342,6 +342,7 @@ function ofWiring(ground: Ground): Candidate[] {
           group: 'wired-wrong',
           repair: repairOf(`${id}:swap`, `Put ${both(id)} each on its own post`),
           where: id.split('~'),
+          shows: { 'wiring-look': `${both(id)} changed over` },
         }).map((one) => ({ ...one, words: `Swapped at the panel: ${both(id)}` })),
       ),
     ...pumpOf(netlist).flatMap((pump) =>
@@ -350,6 +351,7 @@ function ofWiring(ground: Ground): Candidate[] {
         at: pump,
         group: 'wired-wrong',
         repair: repairOf(`${pump}:turn`, 'Change over the pump’s two leads'),
+        shows: { 'leads-look': 'the wrong way round' },
       }),
     ),
   ];

@@ -5,9 +5,9 @@ import type { Draft } from '../../data/draft';
 import type { Room } from '../../ui/room';
 
 /** Where a station stands at the thumb. */
-export type PlaceKey = 'plan' | 'bench' | 'build' | 'prove';
+export type PlaceKey = 'plan' | 'bench' | 'build' | 'prove' | 'trace';
 
-export type Station = 'survey' | 'size' | 'float' | 'bench' | 'build' | 'prove' | 'drawing';
+export type Station = 'survey' | 'size' | 'float' | 'bench' | 'build' | 'prove' | 'trace' | 'drawing';
 
 /** What every station is given: the circuit, the room it has, and how changes are made and said. */
 export interface AtStation {

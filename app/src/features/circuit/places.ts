@@ -18,6 +18,7 @@ const looks: readonly PlaceLook[] = [
   { key: 'bench', name: 'Bench', icon: 'flash-outline' },
   { key: 'build', name: 'Build', icon: 'hammer-wrench' },
   { key: 'prove', name: 'Prove', icon: 'clipboard-check-outline' },
+  { key: 'trace', name: 'Trace', icon: 'magnify' },
 ];
 
 /** The places, in the order of the work. */

@@ -9,6 +9,7 @@ import { BenchStation } from '../bench/BenchStation';
 import { FloatStation } from '../float/FloatStation';
 import { ProveStation } from '../prove/ProveStation';
 import { SizeStation } from '../size/SizeStation';
+import { TraceStation } from '../trace/TraceStation';
 import { SurveyStation } from '../survey/SurveyStation';
 import type { AtStation, PlaceKey, Station } from './atStation';
 import { DrawingStation } from './DrawingStation';
@@ -135,6 +136,17 @@ export const stations: readonly StationEntry[] = [
     stands: (_assessed, proof) => provedStands(proof),
     show: ({ draft, assessed, room }) =>
       assessed.status === 'incomplete' ? null : <ProveStation draft={draft} assessed={assessed} room={room} />,
+  },
+  {
+    key: 'trace',
+    name: 'Trace',
+    icon: 'magnify',
+    place: 'trace',
+    needsSized: true,
+    frame: 'own',
+    stands: nothing,
+    show: ({ draft, assessed, room }) =>
+      assessed.status === 'incomplete' ? null : <TraceStation draft={draft} assessed={assessed} room={room} />,
   },
   {
     key: 'drawing',

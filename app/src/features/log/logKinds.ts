@@ -8,7 +8,7 @@ export const logFilters = {
   readings: { name: 'Readings', kinds: ['reading', 'skipped'] },
   checks: { name: 'Checks', kinds: ['check', 'cleaning', 'layUp', 'launch', 'interval', 'window'] },
   counts: { name: 'Counts', kinds: ['runCount', 'rain'] },
-  repairs: { name: 'Repairs', kinds: ['repair', 'alarm'] },
+  repairs: { name: 'Repairs', kinds: ['repair', 'alarm', 'traceBegun', 'traceReading', 'traceEnded'] },
   notes: { name: 'Notes', kinds: ['note', 'photograph', 'withdrawn'] },
 } as const satisfies Readonly<Record<string, { readonly name: string; readonly kinds: readonly RecordKind[] | null }>>;
 export type LogFilter = keyof typeof logFilters;
@@ -31,6 +31,9 @@ const icons: Readonly<Partial<Record<string, IconName>>> = {
   withdrawn: 'undo',
   interval: 'timer',
   window: 'tape-measure',
+  traceBegun: 'magnify',
+  traceReading: 'magnify',
+  traceEnded: 'wrench',
 };
 
 /** The mark of a kind of entry; of a later release's, a question. */

@@ -12,7 +12,7 @@ import { StandingBadge } from '../../ui/Standing';
 import { TextDialog } from '../../ui/TextDialog';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import { ReadingPad, type PadText } from './ReadingPad';
+import { ReadingPad, type PadText } from '../../fields/ReadingPad';
 import { SeenAnswers } from './SeenAnswers';
 import { Stopwatch, WaitClock } from './Stopwatch';
 import { expectedWords, instrumentWords, outcomeLook, placeWords, readWords } from './words';

@@ -9,7 +9,7 @@ import { useSay } from '../../ui/Said';
 import type { LastRead } from './LastStrip';
 import type { Signing } from './SignPanel';
 import type { Proof } from './useProof';
-import { figure } from './words';
+import { figure } from '../../fields/meterUnits';
 
 /** What is done in a proof: each of it a record. */
 export function useProofHand({

@@ -2,15 +2,9 @@ import type { Outcome } from '@harbor-latch/core/prove/proofList';
 import type { EntryOf } from '@harbor-latch/core/records/known';
 import type { Instrument, ProveTest } from '@harbor-latch/core/prove/proveTest';
 import type { Expected } from '@harbor-latch/core/prove/windows';
+import { figure } from '../../fields/meterUnits';
 import type { IconName } from '../../ui/Icon';
 import type { Palette } from '../../ui/palette';
-
-/** A figure as a meter shows it. */
-export function figure(value: number, unit: string): string {
-  const digits =
-    unit === 'V' ? 2 : unit === 'A' ? (Math.abs(value) < 0.1 ? 4 : 2) : unit === 'Ω' ? 2 : unit === 's' ? 1 : 0;
-  return `${value.toFixed(digits)} ${unit}`;
-}
 
 /** What is expected, in words. */
 export function expectedWords({ expect }: Pick<ProveTest, 'expect'>): string {

@@ -8,6 +8,9 @@ import { reading } from './reading';
 import { repair } from './repair';
 import { runCount } from './runCount';
 import { skipped } from './skipped';
+import { traceBegun } from './traceBegun';
+import { traceEnded } from './traceEnded';
+import { traceReading } from './traceReading';
 
 /** Every kind of entry; a new one is a file here and a line in this list. */
 export const recordKinds = {
@@ -28,6 +31,9 @@ export const recordKinds = {
   withdrawn,
   interval,
   window,
+  traceBegun,
+  traceReading,
+  traceEnded,
 } as const;
 
 export type RecordKind = keyof typeof recordKinds;

@@ -35,3 +35,10 @@ export function typedFigure(text: string): number | null {
 /** Whether a meter’s display says that there is no way through. */
 export const saysOpen = (text: string): boolean =>
   /^(ol|0l|o\.l|open|inf|∞|1\.?)$/i.test(text.trim()) && !/^1$/.test(text.trim());
+
+/** A figure as a meter shows it. */
+export function figure(value: number, unit: string): string {
+  const digits =
+    unit === 'V' ? 2 : unit === 'A' ? (Math.abs(value) < 0.1 ? 4 : 2) : unit === 'Ω' ? 2 : unit === 's' ? 1 : 0;
+  return `${value.toFixed(digits)} ${unit}`;
+}

@@ -4,16 +4,15 @@ import type { Expected } from '@harbor-latch/core/prove/windows';
 import type { Read } from '@harbor-latch/core/prove/verdict';
 import { useState } from 'react';
 import { TextInput, View } from 'react-native';
-import { BigButton } from '../../ui/BigButton';
-import { ChoiceRow } from '../../ui/ChoiceRow';
-import { Icon } from '../../ui/Icon';
-import { Notice } from '../../ui/Notice';
-import { PressRow } from '../../ui/PressRow';
-import { stylesFor } from '../../ui/stylesFor';
-import { fonts, usePalette } from '../../ui/theme';
-import { Words } from '../../ui/Words';
-import { figure } from './words';
-import { meterUnits, saysOpen, typedFigure } from './units';
+import { BigButton } from '../ui/BigButton';
+import { ChoiceRow } from '../ui/ChoiceRow';
+import { Icon } from '../ui/Icon';
+import { Notice } from '../ui/Notice';
+import { PressRow } from '../ui/PressRow';
+import { stylesFor } from '../ui/stylesFor';
+import { fonts, usePalette } from '../ui/theme';
+import { Words } from '../ui/Words';
+import { figure, meterUnits, saysOpen, typedFigure } from './meterUnits';
 
 const useStyles = stylesFor((palette) => ({
   keys: { gap: 6 },

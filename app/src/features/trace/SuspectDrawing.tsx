@@ -1,0 +1,92 @@
+import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
+import type { Job } from '@harbor-latch/core/job/index';
+import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
+import { useEffect, useMemo, useRef } from 'react';
+import { ScrollView, View } from 'react-native';
+import { useUnits } from '../../data/settings';
+import { BandDrawing } from '../../drawing/BandDrawing';
+import type { Live } from '../../drawing/live';
+import type { Reach } from '../../drawing/reach';
+
+const AROUND = 30;
+const noSelect = () => undefined;
+/** Less likely than this it is not marked in the drawing. */
+const LEAST_SHARE = 0.03;
+
+/** The circuit with where the fault may be, as a mark and a number, and the points of the next test lit. */
+export function SuspectDrawing({
+  job,
+  assessed,
+  test,
+  where,
+  width,
+}: {
+  readonly job: Job;
+  readonly assessed: AssessedCircuit;
+  readonly test: AskedTest | null;
+  readonly where: Tracing['where'];
+  readonly width: number;
+}) {
+  const units = useUnits();
+  const diagram = useMemo(
+    () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
+    [assessed, job, units],
+  );
+  const live = useMemo((): Live | null => {
+    const likely = where.filter(({ share }) => share >= LEAST_SHARE);
+    if (likely.length === 0 || assessed.status === 'incomplete') return null;
+    const names = new Map([
+      ...assessed.plan.parts.map(({ part, name }) => [part.id, name] as const),
+      ...assessed.plan.conductors.map(({ id, name }) => [id, name] as const),
+    ]);
+    return {
+      amps: new Map(),
+      doing: new Map(),
+      touch: null,
+      faulty: new Set(likely.map(({ id }) => id)),
+      words: new Map(
+        likely.map(({ id, share }) => [id, [names.get(id) ?? id, `${Math.round(share * 100)} % it`]] as const),
+      ),
+    };
+  }, [where, assessed]);
+  const room = useRef<ScrollView>(null);
+  const reach = useRef<Reach>(null);
+  const [red, black] = test?.between ?? [null, null];
+  useEffect(() => {
+    const node = room.current?.getScrollableNode() as unknown as HTMLElement | undefined;
+    const ids = [red?.part, black?.part].flatMap((id) => (id === undefined ? [] : [id]));
+    const both = reach.current?.rowsOf(ids) ?? null;
+    const first = reach.current?.rowsOf(ids.slice(0, 1)) ?? null;
+    if (!node || !first || node.clientHeight === 0) return;
+    const rows = both && both.bottom - both.top + 2 * AROUND <= node.clientHeight ? both : first;
+    const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    node.scroll({
+      top: Math.max(0, (rows.top + rows.bottom - node.clientHeight) / 2),
+      behavior: still ? 'auto' : 'smooth',
+    });
+  }, [red, black]);
+  return (
+    <View style={{ flex: 1, minHeight: 0 }}>
+      <ScrollView
+        ref={room}
+        style={{ flex: 1 }}
+        contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
+        // What scrolls by itself can be reached by keys.
+        {...{ tabIndex: 0, role: 'region', 'aria-label': 'Where it may be' }}
+      >
+        <BandDrawing
+          diagram={diagram}
+          width={width}
+          selected={null}
+          onSelect={noSelect}
+          reach={reach}
+          lit={{ red, black }}
+          {...(live ? { live } : {})}
+          label="The circuit; where the fault may be is marked, with its share"
+        />
+      </ScrollView>
+    </View>
+  );
+}

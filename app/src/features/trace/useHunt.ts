@@ -1,0 +1,103 @@
+import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { closedRepairs, huntNow, type HuntNow } from '@harbor-latch/core/trace/huntNow';
+import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
+import type { HuntAsked } from '@harbor-latch/core/trace/huntModel';
+import { huntInstruments, type Access, type Carried } from '@harbor-latch/core/trace/huntTest';
+import { symptomCodes, type Symptom } from '@harbor-latch/core/trace/symptoms';
+import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
+import { useMemo } from 'react';
+import { useAssessments, useTracing } from '../../data/assessment';
+import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
+import { useRecorder, useRecords } from '../../records/useRecords';
+import { useSay } from '../../ui/Said';
+
+/** What a hunt is begun with. */
+export interface Beginning {
+  readonly symptom: Symptom;
+  readonly access: Access;
+  readonly instruments: readonly Carried[];
+}
+
+/** What a test answered: a figure, or words. */
+export type Answer = { readonly value: number; readonly unit: 'V' | 'A' | 'Ω' } | { readonly said: string };
+
+type Repaired = Tracing['repairs'][number];
+
+/** The hunt of a circuit as this device has it, and what is done in it: each of it a record. */
+export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrder) {
+  const { job } = draft;
+  const circuit = assessed.circuit.id;
+  const records = useRecords(job.boat.id);
+  const record = useRecorder(job.boat);
+  const assessments = useAssessments();
+  const units = useUnits();
+  const say = useSay();
+  const now = useMemo(() => huntNow(records.entries, circuit), [records.entries, circuit]);
+  const asked = useMemo(
+    () =>
+      now && {
+        job,
+        circuitId: circuit,
+        asked: askedOf(now, closedRepairs(records.entries)),
+        readings: now.readings.map(({ reading }) => reading),
+        order,
+      },
+    [now, job, circuit, order, records.entries],
+  );
+  const told = useTracing(asked);
+  const takeBack = (entry: string) => void record('withdrawn', circuit, { entry });
+  const hunt = now?.begun.id ?? '';
+  const noted = async (test: Pick<AskedTest, 'id' | 'text'>, read: Answer | { cannot: true } | { fixed: boolean }) => {
+    const row = await record('traceReading', circuit, { hunt, test: test.id, words: test.text, read });
+    return row.id;
+  };
+  return {
+    ready: records.ready,
+    now,
+    ...told,
+    begin: ({ symptom, access, instruments }: Beginning) =>
+      void record('traceBegun', circuit, {
+        symptom: symptom.code,
+        words: symptom.text,
+        access,
+        instruments: [...instruments],
+      }),
+    read: async (test: AskedTest, answer: Answer) => {
+      const id = await noted(test, answer);
+      say('said' in answer ? answer.said : `${answer.value} ${answer.unit}`, () => takeBack(id));
+    },
+    cannot: async (test: AskedTest) => {
+      const id = await noted(test, { cannot: true });
+      say('Left out', () => takeBack(id));
+    },
+    repaired: async ({ repair, at, group }: Repaired, fixed: boolean) => {
+      await noted({ id: repair.code, text: repair.words }, { fixed });
+      if (!fixed) return say('Noted: no better');
+      const testsDue = await assessments.touched({ job, circuitId: circuit, units, at }).catch((): string[] => []);
+      await record('repair', circuit, {
+        what: repair.words,
+        at: [...at].slice(0, 50),
+        testsDue: [...testsDue],
+        fault: now?.begun.body.words ?? '',
+      });
+      await record('traceEnded', circuit, { hunt, repair: repair.words, group });
+      return say(testsDue.length === 0 ? 'Mended' : `Mended: ${testsDue.length} tests are due again in Prove`);
+    },
+    end: () => void record('traceEnded', circuit, { hunt }),
+    takeBack,
+  };
+}
+
+export type HuntInHand = ReturnType<typeof useHunt>;
+
+function askedOf({ begun: { body } }: HuntNow, closed: ReturnType<typeof closedRepairs>): HuntAsked {
+  const { symptom, access, instruments, restingV } = body;
+  return {
+    symptom: symptomCodes.find((code) => code === symptom) ?? 'both-dead',
+    access,
+    carried: huntInstruments.filter((one) => instruments.includes(one)),
+    ...(Object.keys(closed).length === 0 ? {} : { closed }),
+    ...(restingV === undefined ? {} : { restingV }),
+  };
+}

@@ -1,0 +1,47 @@
+import { isOf, type EntryOf, type KnownEntry } from '../records';
+import type { HuntReading } from './hunt';
+import { shareGroups, type Closed, type ShareGroup } from './shares';
+
+/** A hunt as its entries have it. */
+export interface HuntNow {
+  readonly begun: EntryOf<'traceBegun'>;
+  /** What was read, in the order in which it was; each with its entry. */
+  readonly readings: readonly { readonly entry: EntryOf<'traceReading'>; readonly reading: HuntReading }[];
+}
+
+/**
+ * The hunt of a circuit that is open; null where there is none. On whatever phone it is gone on with, its readings are the
+ * same: of one test the last that was read.
+ * @param entries those that count, in the order in which they were made
+ */
+export function huntNow(entries: readonly KnownEntry[], circuit: string): HuntNow | null {
+  const own = entries.filter((entry) => entry.circuit === circuit);
+  const ended = new Set(own.filter(isOf('traceEnded')).map(({ body }) => body.hunt));
+  const open = own.filter(isOf('traceBegun')).filter(({ id }) => !ended.has(id));
+  const begun = open[open.length - 1];
+  if (!begun) return null;
+  const all = own.filter(isOf('traceReading')).filter(({ body }) => body.hunt === begun.id);
+  const last = new Map(all.map((entry) => [entry.body.test, entry.id]));
+  return {
+    begun,
+    readings: all
+      .filter(({ id, body }) => last.get(body.test) === id)
+      .map((entry) => ({ entry, reading: readingIn(entry) })),
+  };
+}
+
+function readingIn({ body: { test, read } }: EntryOf<'traceReading'>): HuntReading {
+  if ('cannot' in read) return { kind: 'cannot', test };
+  if ('fixed' in read) return { kind: 'repaired', repair: test, fixed: read.fixed };
+  return { kind: 'read', test, value: 'said' in read ? read.said : read.value };
+}
+
+/** What the yard's closed hunts found, by group: the shares learn from it. */
+export function closedRepairs(entries: readonly KnownEntry[]): Closed {
+  const counts = new Map<ShareGroup, number>();
+  for (const { body } of entries.filter(isOf('traceEnded'))) {
+    const group = shareGroups.find((one) => one === body.group);
+    if (group) counts.set(group, (counts.get(group) ?? 0) + 1);
+  }
+  return Object.fromEntries(counts);
+}
