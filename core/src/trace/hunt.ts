@@ -3,7 +3,8 @@ import { huntModel, type HuntAsked, type HuntModel, type PredictedTest } from '.
 import type { Hypothesis, Repair } from './hypothesis';
 import { START, type HuntPlace, type Reading } from './huntTest';
 import { flatDensity, likelihood, normalised } from './posterior';
-import { reduced, type Problem } from './problem';
+import { reduced } from './problem';
+import { ranked, textbookOrder } from './ranking';
 import { Search, type Left } from './search';
 import { ELSE_SHARE } from './shares';
 
@@ -74,7 +75,7 @@ const DIRECT_FACTOR = 20;
 /** A test is worth doing for it where most of what is left would show. */
 const MOSTLY = 0.6;
 /** A repair that did not help was the right one all the same, badly made. */
-const BADLY_MADE = 0.03;
+const BADLY_MADE = 0.002;
 
 /** How the next tests are chosen: by the search, or from the source outward whatever it costs. */
 export type HuntOrder = 'best' | 'textbook';
@@ -333,49 +334,4 @@ export class Hunt {
 function keptOf(shares: readonly number[], listed: number): number[] {
   const likely = shares.flatMap((share, at) => (share > SEARCHED_SHARE * listed ? [at] : []));
   return likely.length > 0 ? likely : shares.map((_share, at) => at);
-}
-
-/** The best tests next, the best first. */
-function ranked(search: Search, all: Left, place: HuntPlace, best: number | null, many: number): number[] {
-  if (best === null) return [];
-  const { tests } = search.problem;
-  const others = tests
-    .map((test, at) => ({
-      at,
-      minutes: at === best || search.parts(test, all).length < 2 ? Infinity : search.withFirst(at, all, place),
-    }))
-    .filter(({ minutes }) => minutes < Infinity)
-    .sort((a, b) => a.minutes - b.minutes);
-  const seen = new Set([partition(search, best, all)]);
-  const chosen = [best];
-  for (const { at } of others) {
-    if (chosen.length >= many) break;
-    // Another test that parts the same as one before it is no other way.
-    const key = partition(search, at, all);
-    if (seen.has(key)) continue;
-    seen.add(key);
-    chosen.push(at);
-  }
-  return chosen;
-}
-
-function partition(search: Search, at: number, all: Left): string {
-  const test = search.problem.tests[at];
-  return test
-    ? search
-        .parts(test, all)
-        .map(({ left }) => left.join())
-        .sort()
-        .join('|')
-    : '';
-}
-
-const outward: readonly HuntPlace[] = ['source', 'panel', 'bilge'];
-
-/** The order in which faults are hunted by habit: from the source outward, everything at one place before the next. */
-export function textbookOrder({ tests }: Pick<Problem, 'tests'>): number[] {
-  return tests
-    .map(({ place }, at) => ({ at, rank: outward.indexOf(place) }))
-    .sort((a, b) => a.rank - b.rank || a.at - b.at)
-    .map(({ at }) => at);
 }

@@ -2,6 +2,7 @@ import { defaults } from '../reference';
 import {
   mapParts,
   measureOhms,
+  measureVolts,
   motorAt,
   solve,
   terminalName,
@@ -55,7 +56,9 @@ export class Predictions {
     tests: readonly HuntTest[],
     private readonly restingV: number | null,
   ) {
-    const touched = tests.flatMap(({ between, reads }) => (between && reads.kind === 'volts' ? between : []));
+    const touched = tests.flatMap(({ between, reads }) =>
+      between && reads.kind === 'volts' && terminalName(between[1]) === terminalName(ground.plan.ground) ? between : [],
+    );
     this.probes = [...new Map(touched.map((end) => [terminalName(end), end])).values()].filter(
       (end) => terminalName(end) !== terminalName(ground.plan.ground),
     );
@@ -78,9 +81,21 @@ export class Predictions {
         if (reads.kind === 'seen') return this.seen(point);
         if (reads.kind === 'amps')
           return Math.abs(this.feed === null ? point.partA(this.ground.pump?.id ?? '') : point.conductorA(this.feed));
-        const [red, black] = test.between ?? [];
-        return red && black ? point.voltsAt(red) - point.voltsAt(black) : UNSTEADY;
+        return this.volts(hypothesis, test, point);
       }
+    }
+  }
+
+  /** Against battery negative from the one solve; from point to point with one meter alone, since an end that hangs free follows the other. */
+  private volts(hypothesis: Hypothesis, test: HuntTest, point: OperatingPoint): Reading {
+    const [red, black] = test.between ?? [];
+    if (!red || !black) return UNSTEADY;
+    if (terminalName(black) === terminalName(this.ground.plan.ground)) return point.voltsAt(red);
+    try {
+      const netlist = pulled(this.netlist(hypothesis), test.set.fusesOut);
+      return measureVolts(netlist, this.setting(hypothesis, test), { red, black });
+    } catch {
+      return UNSTEADY;
     }
   }
 

@@ -13,7 +13,7 @@ import type { Reach } from '../../drawing/reach';
 const AROUND = 30;
 const noSelect = () => undefined;
 /** Less likely than this it is not marked in the drawing. */
-const LEAST_SHARE = 0.03;
+const LEAST_SHARE = 0.06;
 
 /** The circuit with where the fault may be, as a mark and a number, and the points of the next test lit. */
 export function SuspectDrawing({
@@ -47,7 +47,7 @@ export function SuspectDrawing({
       touch: null,
       faulty: new Set(likely.map(({ id }) => id)),
       words: new Map(
-        likely.map(({ id, share }) => [id, [names.get(id) ?? id, `${Math.round(share * 100)} % it`]] as const),
+        likely.map(({ id, share }) => [id, [names.get(id) ?? id, `${Math.round(share * 100)} % likely`]] as const),
       ),
     };
   }, [where, assessed]);
