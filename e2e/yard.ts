@@ -23,6 +23,7 @@ export function placesOf(job: Job) {
     bench: `${circuit}/bench`,
     build: `${circuit}/build`,
     prove: `${circuit}/prove`,
+    trace: `${circuit}/trace`,
     drawing: `${circuit}/drawing`,
   };
 }

@@ -23,6 +23,7 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['versions', 'Versions', (job) => `${placesOf(job).boat}/versions`],
   ['proof', 'Main bilge pump', (job) => placesOf(job).prove],
   ['log', 'Log', (job) => `${placesOf(job).boat}/log`],
+  ['trace', 'Main bilge pump', (job) => placesOf(job).trace],
 ];
 
 for (const theme of ['light', 'dark'] as const) {
