@@ -104,6 +104,31 @@ function byHand(circuit: string, fromMs: number, days: number, at: number): LogE
   return entries.map(named);
 }
 
+/** A boat that came in this morning: by hand the pump runs, by itself it does not; two things were looked at already. */
+function cameIn(circuit: string, untilMs: number, by: string): LogEntry[] {
+  const at = (minutes: number) => ({ circuit, madeAtMs: untilMs - (60 - minutes) * 60_000, by });
+  const begun = named({
+    ...at(0),
+    kind: 'traceBegun',
+    body: {
+      symptom: 'auto-dead',
+      words: 'By hand it runs, by itself it does not',
+      access: 'easy',
+      instruments: ['voltmeter', 'ohmmeter', 'clamp'],
+    },
+  });
+  const read = (minutes: number, test: string, words: string, what: { said: string } | { value: number; unit: 'V' }) =>
+    named({ ...at(minutes), kind: 'traceReading', body: { hunt: begun.id, test, words, read: what } });
+  return [
+    begun,
+    read(2, 'look-auto-up', 'Fuse in, lever auto, float up: look and listen.', { said: 'Pump standing' }),
+    read(5, 'volts-switch.auto-auto-up', 'Fuse in, lever auto, float up: volts at the auto post.', {
+      value: 12.6,
+      unit: 'V',
+    }),
+  ];
+}
+
 /** The demo’s records of two years until a day, signed by two devices of the demo. */
 export function demoRecords(jobs: readonly Job[], until: Date): readonly SignedEntry[] {
   const devices = new Map(people.map((name) => [name as string, newDevice()]));
@@ -117,7 +142,8 @@ export function demoRecords(jobs: readonly Job[], until: Date): readonly SignedE
       const by = people[at % 2] ?? people[0];
       const fromMs = until.getTime() - (one.days + 1) * DAY_MS;
       const years = boatYears({ ...one, job, circuit: circuit.id, seed: 11 + at, fromMs, by });
-      return [...years, ...byHand(circuit.id, fromMs, one.days, at)].map((entry) => ({ entry, job }));
+      const hunted = one.boat === 'Pinnock' ? cameIn(circuit.id, until.getTime(), by) : [];
+      return [...years, ...byHand(circuit.id, fromMs, one.days, at), ...hunted].map((entry) => ({ entry, job }));
     })
     .sort((a, b) => a.entry.madeAtMs - b.entry.madeAtMs)
     .map(({ entry, job }) => {

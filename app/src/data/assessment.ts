@@ -242,7 +242,7 @@ export function useTracing(asked: Omit<AskedTracing, 'units'> | null): {
 } {
   const assessments = useAssessments();
   const units = useUnits();
-  const key = asked && JSON.stringify([asked.circuitId, asked.asked, asked.readings, asked.order]);
+  const key = asked && JSON.stringify([asked.circuitId, asked.asked, asked.readings, asked.proof, asked.order]);
   const hunt = asked && JSON.stringify([asked.circuitId, asked.asked]);
   const job = asked?.job ?? null;
   const [found, setFound] = useState<{
@@ -253,13 +253,14 @@ export function useTracing(asked: Omit<AskedTracing, 'units'> | null): {
   useEffect(() => {
     if (key === null || hunt === null || job === null) return undefined;
     let gone = false;
-    const [circuitId, given, readings, order] = JSON.parse(key) as [
+    const [circuitId, given, readings, proof, order] = JSON.parse(key) as [
       string,
       AskedTracing['asked'],
       AskedTracing['readings'],
+      AskedTracing['proof'],
       AskedTracing['order'],
     ];
-    void assessments.tracing({ job, circuitId, units, asked: given, readings, order }).then(
+    void assessments.tracing({ job, circuitId, units, asked: given, readings, proof, order }).then(
       (tracing) => (gone ? undefined : setFound({ hunt, key, tracing })),
       () => undefined,
     );

@@ -12,6 +12,7 @@ import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest';
 import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
 import type { Windows } from '@harbor-latch/core/prove/windows';
+import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
 import type { HuntOrder, HuntReading } from '@harbor-latch/core/trace/hunt';
 import { symptomsOf, type HuntAsked } from '@harbor-latch/core/trace/huntModel';
 import type { Symptom } from '@harbor-latch/core/trace/symptoms';
@@ -90,6 +91,8 @@ export type AskedAlarms = Pick<AskedProving, 'job' | 'units'> & Pick<AskedTrends
 export type AskedTracing = Pick<AskedProving, 'job' | 'circuitId' | 'units'> & {
   readonly asked: HuntAsked;
   readonly readings: readonly HuntReading[];
+  /** What an open proof of the circuit read already. */
+  readonly proof: readonly ProofReading[];
   readonly order: HuntOrder;
 };
 
@@ -209,7 +212,7 @@ export class AssessWork {
   private tracer: { readonly key: string; readonly of: AssessedCircuit; readonly tracer: Tracer } | null = null;
 
   /** How a hunt stands; null for a circuit that is not sized, or a symptom that it can no longer have. */
-  tracing({ job, circuitId, units, asked, readings, order }: AskedTracing): Tracing | null {
+  tracing({ job, circuitId, units, asked, readings, proof, order }: AskedTracing): Tracing | null {
     const own = this.sizedOf(job, circuitId, units);
     if (!own) return null;
     const key = JSON.stringify([circuitId, asked]);
@@ -217,7 +220,7 @@ export class AssessWork {
       // One hunt is gone on with at a time; its model is what takes time.
       if (this.tracer?.key !== key || this.tracer.of !== own)
         this.tracer = { key, of: own, tracer: new Tracer(own, asked) };
-      return this.tracer.tracer.after(readings, order);
+      return this.tracer.tracer.after(readings, order, proof);
     } catch (error) {
       if (error instanceof RangeError) return null;
       throw error;

@@ -1,6 +1,9 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import type { TerminalRef } from '../circuit';
 import { becauseOf } from './diagnose';
+import { proveTests } from '../prove/proveTests';
+import type { ProveTest } from '../prove/proveTest';
+import { fromProof, type ProofReading } from './fromProof';
 import { Hunt, type HuntOrder, type HuntReading, type NextTest } from './hunt';
 import type { HuntAsked } from './huntModel';
 import type { HuntInstrument, HuntPlace } from './huntTest';
@@ -38,6 +41,8 @@ export interface ToldSuspect {
 
 /** How a hunt stands, as plain data for a page. */
 export interface Tracing {
+  /** So many readings of an open proof count in it. */
+  readonly carried: number;
   readonly place: HuntPlace;
   readonly suspects: readonly ToldSuspect[];
   readonly other: number;
@@ -64,15 +69,24 @@ const LEAST_SHARE = 0.004;
 /** A hunt for a page: kept, so that one model serves all its readings. */
 export class Tracer {
   private readonly hunt: Hunt;
+  private readonly proof: readonly ProveTest[];
 
   /** @throws RangeError for a symptom that this circuit cannot have */
   constructor(assessed: AssessedPump | AssessedAlarm, asked: HuntAsked) {
     this.hunt = new Hunt(assessed, asked);
+    this.proof = proveTests(assessed);
   }
 
   /** How the hunt stands after some readings. Those of tests that tell nothing here any more are left aside. */
-  after(readings: readonly HuntReading[], order: HuntOrder = 'best'): Tracing {
+  after(own: readonly HuntReading[], order: HuntOrder = 'best', proof: readonly ProofReading[] = []): Tracing {
     const { hunt } = this;
+    const read = new Set(own.flatMap((one) => (one.kind === 'read' ? [one.test] : [])));
+    const carried = fromProof(
+      hunt.model.tests.map(({ test }) => test),
+      this.proof,
+      proof,
+    ).filter((one) => one.kind === 'read' && !read.has(one.test));
+    const readings = [...carried, ...own];
     const state = hunt.after(readings, order, 4);
     const { hypotheses } = hunt.model;
     const shares = new Map(state.suspects.map(({ hypothesis, share }) => [hypothesis.id, share]));
@@ -80,6 +94,7 @@ export class Tracer {
     for (const { id, at } of hypotheses)
       for (const part of new Set(at)) where.set(part, (where.get(part) ?? 0) + (shares.get(id) ?? 0));
     return {
+      carried: carried.length,
       place: state.place,
       suspects: state.suspects
         .filter(({ share }) => share >= LEAST_SHARE)

@@ -134,8 +134,10 @@ export const stations: readonly StationEntry[] = [
     needsSized: true,
     frame: 'own',
     stands: (_assessed, proof) => provedStands(proof),
-    show: ({ draft, assessed, room }) =>
-      assessed.status === 'incomplete' ? null : <ProveStation draft={draft} assessed={assessed} room={room} />,
+    show: ({ draft, assessed, room, onGo }) =>
+      assessed.status === 'incomplete' ? null : (
+        <ProveStation draft={draft} assessed={assessed} room={room} onTrace={() => onGo('trace')} />
+      ),
   },
   {
     key: 'trace',

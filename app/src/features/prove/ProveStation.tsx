@@ -42,10 +42,12 @@ export interface ProveStationProps {
   readonly draft: Draft;
   readonly assessed: Known;
   readonly room: Room;
+  /** Goes to where a fault is hunted. */
+  readonly onTrace: () => void;
 }
 
 /** Proves a circuit: one test at a time, what was read against what it must show, and the signature. */
-export function ProveStation({ draft, assessed, room }: ProveStationProps) {
+export function ProveStation({ draft, assessed, room, onTrace }: ProveStationProps) {
   const [phase, setPhase] = useState<ProvePhase>('commission');
   const proof = useProof(draft, assessed.circuit.id, phase);
   const [tool, setTool] = useState<Tool>('test');
@@ -145,6 +147,7 @@ export function ProveStation({ draft, assessed, room }: ProveStationProps) {
           onNote={(note) => void hand.note(current, note)}
           onPhotograph={() => hand.photograph(current)}
           onNext={() => goNext(current.test.id)}
+          onTrace={onTrace}
         />
       ) : null}
       {tool === 'test' && !current ? (

@@ -26,10 +26,12 @@ export interface TestCardProps {
   readonly onNote: (note: string) => void;
   readonly onPhotograph: () => void;
   readonly onNext: () => void;
+  /** Goes after what a miss may mean. */
+  readonly onTrace: () => void;
 }
 
 /** One test: how the circuit is set, where to touch, what was read, and what that means. */
-export function TestCard({ outcome, place, onRead, onLeaveOut, onNote, onPhotograph, onNext }: TestCardProps) {
+export function TestCard({ outcome, place, onRead, onLeaveOut, onNote, onPhotograph, onNext, onTrace }: TestCardProps) {
   const { test } = outcome;
   const [again, setAgain] = useState(false);
   const done = outcome.outcome !== 'not done' && outcome.outcome !== 'stands' && !again;
@@ -56,6 +58,7 @@ export function TestCard({ outcome, place, onRead, onLeaveOut, onNote, onPhotogr
           onNext={onNext}
           onNote={onNote}
           onPhotograph={onPhotograph}
+          onTrace={onTrace}
         />
       ) : (
         <Ask key={test.id} outcome={outcome} onRead={read} onLeaveOut={onLeaveOut} />
@@ -226,8 +229,10 @@ function Verdict({
   onNext,
   onNote,
   onPhotograph,
+  onTrace,
 }: {
   readonly outcome: Outcome;
+  readonly onTrace: () => void;
   readonly onAgain: () => void;
   readonly onNext: () => void;
   readonly onNote: (note: string) => void;
@@ -274,6 +279,11 @@ function Verdict({
       </View>
       {reading ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {outcome.outcome === 'miss' ? (
+            <BigButton mode="text" icon="magnify" onPress={onTrace}>
+              Trace it
+            </BigButton>
+          ) : null}
           <BigButton mode="text" icon="note" onPress={() => setNoting(true)}>
             Note
           </BigButton>

@@ -57,6 +57,13 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
           kind="small"
           muted
         >{`${now.begun.body.words}. The bilge is reached ${now.begun.body.access === 'hard' ? 'with effort' : 'easily'}.`}</Words>
+        {tracing.carried > 0 ? (
+          <Words kind="small" muted>
+            {tracing.carried === 1
+              ? 'A reading of the open proof counts too.'
+              : `${tracing.carried} readings of the open proof count too.`}
+          </Words>
+        ) : null}
         <How tracing={tracing} hunt={hunt} />
         {test ? (
           <NextTest

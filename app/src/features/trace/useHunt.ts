@@ -1,4 +1,7 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
+import { proofNow } from '@harbor-latch/core/prove/proofNow';
+import type { KnownEntry } from '@harbor-latch/core/records/known';
+import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
 import { closedRepairs, huntNow, type HuntNow } from '@harbor-latch/core/trace/huntNow';
 import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
 import type { HuntAsked } from '@harbor-latch/core/trace/huntModel';
@@ -41,6 +44,7 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
         circuitId: circuit,
         asked: askedOf(now, closedRepairs(records.entries)),
         readings: now.readings.map(({ reading }) => reading),
+        proof: proofReadings(records.entries, circuit),
         order,
       },
     [now, job, circuit, order, records.entries],
@@ -90,6 +94,14 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
 }
 
 export type HuntInHand = ReturnType<typeof useHunt>;
+
+/** What the open proof of the circuit in the boat has read. */
+function proofReadings(entries: readonly KnownEntry[], circuit: string): ProofReading[] {
+  const { readings } = proofNow(entries, circuit, 'commission', () => '');
+  return [...readings.values()].flatMap(({ body: { test, read } }) =>
+    'value' in read ? [{ test, value: read.value }] : [],
+  );
+}
 
 function askedOf({ begun: { body } }: HuntNow, closed: ReturnType<typeof closedRepairs>): HuntAsked {
   const { symptom, access, instruments, restingV } = body;
