@@ -1,18 +1,8 @@
 import type { AssessedAlarm, AssessedPump } from '@harbor-latch/core/assess/index';
-import {
-  diagnose,
-  huntInstruments,
-  huntModel,
-  huntReadingsSchema,
-  huntTree,
-  NoSuchReading,
-  sharpModel,
-  symptomCodes,
-  symptomsOf,
-  type Carried,
-  type HuntAsked,
-  type SymptomCode,
-} from '@harbor-latch/core/trace/index';
+import { diagnose, huntReadingsSchema, huntTree, NoSuchReading, sharpModel } from '@harbor-latch/core/trace/diagnose';
+import { huntModel, symptomsOf, type HuntAsked } from '@harbor-latch/core/trace/huntModel';
+import { huntInstruments, type Carried } from '@harbor-latch/core/trace/huntTest';
+import { symptomCodes, type SymptomCode } from '@harbor-latch/core/trace/symptoms';
 import { jsonPath } from '@harbor-latch/core/file/index';
 
 /** Something about a hunt that cannot be asked. */

@@ -22,7 +22,7 @@ export function chances(seed: number) {
 type Chances = ReturnType<typeof chances>;
 
 /** What a hand reads where the circuit shows `value`: a little off, and two times in a hundred something else. */
-export function readSoftly({ test, readings }: PredictedTest, value: Reading, { next, normal }: Chances): Reading {
+function readSoftly({ test, readings }: PredictedTest, value: Reading, { next, normal }: Chances): Reading {
   const read = next() < 0.02 ? (readings[Math.floor(next() * readings.length)] ?? value) : value;
   if (typeof read === 'string') return read;
   const { below, above } = spreadOf(test, read);
@@ -51,7 +51,7 @@ export function hunted(hunt: Hunt, knows: Hunt, truth: number, by: Chances, orde
 }
 
 /** A hypothesis by its share. */
-export function drawn(hunt: Hunt, { next }: Chances): number {
+function drawn(hunt: Hunt, { next }: Chances): number {
   let left = next();
   const { hypotheses } = hunt.model;
   for (let at = 0; at < hypotheses.length; at += 1) {

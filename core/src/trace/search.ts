@@ -240,7 +240,7 @@ const SLACK = 1e-9;
 const HINT = 1e-4;
 
 /** A set and a place as a key. */
-export function keyOf(left: Left, from: HuntPlace): string {
+function keyOf(left: Left, from: HuntPlace): string {
   let key = String.fromCharCode(places.indexOf(from));
   for (const one of left) key += String.fromCharCode(one + 3);
   return key;

@@ -9,7 +9,7 @@ import { Words } from '../../ui/Words';
 import { ReadingPad, type PadText } from '../../fields/ReadingPad';
 import type { Answer } from './useHunt';
 
-export const placeWords = { source: 'At the source', panel: 'At the panel', bilge: 'In the bilge' } as const;
+const placeWords = { source: 'At the source', panel: 'At the panel', bilge: 'In the bilge' } as const;
 
 const minutesWords = (minutes: number) =>
   `${minutes < 10 ? minutes.toFixed(1).replace('.0', '') : Math.round(minutes)} min`;
