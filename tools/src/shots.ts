@@ -111,7 +111,7 @@ const shots: readonly Shot[] = [
       for (let step = 0; step < 3; step += 1) await time.press('Shift+ArrowRight');
     },
   },
-  { name: 'bench-wide', path: `${engineWell}/bench`, size: wide, shows: /^Pump running/, before: pumpOnAuto },
+  { name: 'trace-phone', path: `${pinnockPump}/trace`, size: phone, shows: /^What it may be/ },
   {
     name: 'build-steps-phone',
     path: `${alderPump}/build`,

@@ -5,7 +5,7 @@ import { Hunt, type HuntOrder, type HuntReading } from './hunt';
 import type { HuntAsked, HuntModel, PredictedTest } from './huntModel';
 
 /** A reading as a file or a command gives it. */
-export const huntReadingSchema = z.union([
+const huntReadingSchema = z.union([
   z.strictObject({
     test: z.string().min(1).max(200),
     value: z.number({ error: 'A figure in the test’s unit.' }),
@@ -38,7 +38,7 @@ const REPAIR = 'repair:';
  * outcome `cannot` a test that cannot be done.
  * @throws NoSuchReading
  */
-export function readingOf(hunt: Hunt, given: GivenReading, at: number): HuntReading {
+function readingOf(hunt: Hunt, given: GivenReading, at: number): HuntReading {
   if (given.test.startsWith(REPAIR) && 'outcome' in given)
     return { kind: 'repaired', repair: given.test.slice(REPAIR.length), fixed: given.outcome === 'fixed' };
   const predicted = hunt.test(given.test);

@@ -2,7 +2,7 @@
  * How often each group of faults is the one, in percent of service calls on existing 12 V pumps. Ours (E): they are shown,
  * can be set, and are learned from the yard's own repairs. Single faults of a group share its percentage equally.
  */
-export const groupShares = {
+const groupShares = {
   'splice-negative': { name: 'Splice in the negative', percent: 8 },
   'splice-pump': { name: 'Splice at the pump’s positive', percent: 8 },
   'splice-float': { name: 'Splice at the float’s leads', percent: 7 },
