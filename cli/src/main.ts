@@ -17,6 +17,8 @@ import { format } from 'date-fns';
 import { bundleIn, verified } from './bundleFile';
 import { benchCase, BenchAskError, type BenchOptions } from './benchCase';
 import { SheetAskError, type SheetOptions } from './sheetAsk';
+import { drilled, type DrillOptions } from './drillAsk';
+import { identified, type IdentifyOptions } from './identifyAsk';
 import { diagnosis, TraceAskError, type DiagnoseOptions } from './traceAsk';
 
 /** Something the caller got wrong: printed as one JSON object on stderr, exit code 2. */
@@ -183,6 +185,26 @@ function program(): Command {
       print(diagnosis(assessed, options, given));
     });
   latch
+    .command('identify <file>')
+    .description('which post of a panel, or which wire out of a bilge, is which, by the fewest questions')
+    .requiredOption('--circuit <id>', 'id of the circuit')
+    .requiredOption('--kind <kind>', 'posts or harness')
+    .option('--count <n>', 'how many posts or wires there are')
+    .option('--readings <file>', 'JSON: [{a, b, lever | lifted, reads: none|some|beeps}]')
+    .action(async (file: string, options: IdentifyOptions) => {
+      const job = await readJobFile(file);
+      const assessed = buildableIn(job, options.circuit);
+      const given = options.readings === undefined ? undefined : await readJsonFile(options.readings);
+      print(identified(job, assessed, options, given));
+    });
+  latch
+    .command('drill')
+    .description('a hidden fault on a made-up boat, the same for the same number')
+    .requiredOption('--seed <n>', 'a whole number from 0')
+    .option('--level <level>', '1, 2 or 3', '1')
+    .option('--reveal', 'print what it hides, and what the best hunt takes')
+    .action((options: DrillOptions) => print(drilled(options)));
+  latch
     .command('verify <file>')
     .description('whether anything in the records of a bundle was altered, removed, moved or added')
     .option('--key <fingerprint>', 'the yard’s public key, as it was written down')
@@ -253,7 +275,7 @@ const MOST_V = 16;
 const MOST_HOURS = 8784;
 
 const VERBS =
-  'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, diagnose FILE, verify FILE, schema';
+  'assess FILE, solve FILE, spice FILE, water FILE, build FILE, cut FILE, sheet FILE, prove FILE, diagnose FILE, identify FILE, drill, verify FILE, schema';
 
 const collect = (value: string, before: readonly string[]) => [...before, value];
 

@@ -19,6 +19,7 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['build', 'Main bilge pump', (job) => placesOf(job).build],
   ['drawing', 'Main bilge pump', (job) => placesOf(job).drawing],
   ['settings', 'Settings', () => '/settings'],
+  ['practice', 'Practice', () => '/practice'],
   ['reference', 'Tables, rules and cautions', () => '/reference'],
   ['versions', 'Versions', (job) => `${placesOf(job).boat}/versions`],
   ['proof', 'Main bilge pump', (job) => placesOf(job).prove],

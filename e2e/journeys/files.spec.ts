@@ -21,6 +21,10 @@ test('an exported job file comes back without loss', async ({ page, request }) =
   await request.delete(`/api/boats/${job.boat.id}`, { headers: { 'If-Match': '"1"' } });
 
   await open(page, '/', 'Yard');
+  // The page hears that she was removed a moment later.
+  await page.getByRole('textbox', { name: 'Search the yard' }).fill('Carried');
+  await expect(page.getByRole('link', { name: /^Boat Carried,/ })).toHaveCount(0);
+  await expect(page.getByText('No boat like that')).toBeVisible();
   await importFile(page, 'carried.json', text);
   await expect(page.getByRole('heading', { level: 1, name: 'Carried' })).toBeVisible();
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);

@@ -10,6 +10,8 @@ import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { CircuitAlarm } from '@harbor-latch/core/log/boatAlarms';
 import type { Symptom } from '@harbor-latch/core/trace/symptoms';
+import type { HuntPlace } from '@harbor-latch/core/trace/huntTest';
+import type { PracticeBoat, PracticeReading } from '@harbor-latch/core/trace/practice';
 import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import type { Told } from '@harbor-latch/core/log/alarm';
 import type { Proving } from '@harbor-latch/core/prove/proving';
@@ -21,7 +23,10 @@ import type {
   AskedProving,
   AskedTouched,
   AskedAlarms,
+  AskedPractice,
   AskedTracing,
+  Played,
+  PracticeEnd,
   AskedTrends,
   Fixes,
   SentAssessment,
@@ -44,6 +49,9 @@ export interface AssessAsker {
   alarms(asked: AskedAlarms): Promise<readonly CircuitAlarm[]>;
   symptoms(asked: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): Promise<readonly Symptom[]>;
   tracing(asked: AskedTracing): Promise<Tracing | null>;
+  practiceBoat(asked: AskedPractice): Promise<PracticeBoat>;
+  practiceRead(asked: AskedPractice, test: string, turn: number, from: HuntPlace): Promise<PracticeReading | null>;
+  practiceResult(asked: AskedPractice, repair: string, played: Played): Promise<PracticeEnd>;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -132,6 +140,21 @@ export class Assessments {
   /** What can be stated of a circuit that is not as it should be. */
   symptoms(asked: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): Promise<readonly Symptom[]> {
     return this.later(`symptoms ${asked.circuitId}`, () => this.asker.symptoms(asked));
+  }
+
+  /** A boat with a hidden fault. */
+  practiceBoat(asked: AskedPractice): Promise<PracticeBoat> {
+    return this.later('practice boat', () => this.asker.practiceBoat(asked));
+  }
+
+  /** What a test reads on it. */
+  practiceRead(asked: AskedPractice, test: string, turn: number, from: HuntPlace): Promise<PracticeReading | null> {
+    return this.later('practice read', () => this.asker.practiceRead(asked, test, turn, from));
+  }
+
+  /** What a named repair is worth. */
+  practiceResult(asked: AskedPractice, repair: string, played: Played): Promise<PracticeEnd> {
+    return this.later('practice result', () => this.asker.practiceResult(asked, repair, played));
   }
 
   /** How a hunt stands. */

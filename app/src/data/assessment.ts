@@ -38,6 +38,9 @@ export function makeAssessments(): Assessments {
     alarms: (...asked) => asker().alarms(...asked),
     symptoms: (...asked) => asker().symptoms(...asked),
     tracing: (...asked) => asker().tracing(...asked),
+    practiceBoat: (...asked) => asker().practiceBoat(...asked),
+    practiceRead: (...asked) => asker().practiceRead(...asked),
+    practiceResult: (...asked) => asker().practiceResult(...asked),
     posts: (...asked) => asker().posts(...asked),
   });
 }

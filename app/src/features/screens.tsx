@@ -15,6 +15,7 @@ const Stock = lazily(() => import('./boatPages').then(({ StockScreen: screen }) 
 const Log = lazily(() => import('./boatPages').then(({ LogScreen: screen }) => screen));
 const Due = lazily(() => import('./boatPages').then(({ DueScreen: screen }) => screen));
 const Check = lazily(() => import('./check/CheckScreen').then(({ CheckScreen: screen }) => screen));
+const Practice = lazily(() => import('./practice/PracticeScreen').then(({ PracticeScreen: screen }) => screen));
 const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
 
 /**
@@ -51,9 +52,10 @@ export const LogScreen = resting(Log);
 export const DueScreen = resting(Due);
 export const CheckScreen = resting(Check);
 export const SettingsScreen = resting(Settings);
+export const PracticeScreen = resting(Practice);
 
 /** The order in which a user is likely to come to them. */
-const likely = [Yard, Boat, Circuit, Log, Due, Stock, Check, Reference, Settings, Versions, Waiting];
+const likely = [Yard, Boat, Circuit, Log, Due, Stock, Check, Reference, Settings, Practice, Versions, Waiting];
 
 /** Brings every page onto the device, one after the other: in the bilge there may be no connection later. */
 export async function fetchScreensAhead(): Promise<void> {

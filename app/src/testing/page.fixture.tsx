@@ -113,6 +113,9 @@ function assessmentsAtOnce(): Assessments {
     alarms: async (...asked) => copied(work.alarms(...asked)),
     symptoms: async (...asked) => copied(work.symptoms(...asked)),
     tracing: async (...asked) => copied(work.tracing(...asked)),
+    practiceBoat: async (...asked) => copied(work.practiceBoat(...asked)),
+    practiceRead: async (...asked) => copied(work.practiceRead(...asked)),
+    practiceResult: async (...asked) => copied(work.practiceResult(...asked)),
     touched: async (...asked) => copied(work.touched(...asked)),
   });
 }

@@ -14,6 +14,14 @@ import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
 import type { Windows } from '@harbor-latch/core/prove/windows';
 import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
 import type { HuntOrder, HuntReading } from '@harbor-latch/core/trace/hunt';
+import type { DrillLevel } from '@harbor-latch/core/trace/drill';
+import type { HuntPlace } from '@harbor-latch/core/trace/huntTest';
+import {
+  Practice,
+  type PracticeBoat,
+  type PracticeReading,
+  type PracticeResult,
+} from '@harbor-latch/core/trace/practice';
 import { symptomsOf, type HuntAsked } from '@harbor-latch/core/trace/huntModel';
 import type { Symptom } from '@harbor-latch/core/trace/symptoms';
 import { Tracer, type Tracing } from '@harbor-latch/core/trace/tracing';
@@ -95,6 +103,20 @@ export type AskedTracing = Pick<AskedProving, 'job' | 'circuitId' | 'units'> & {
   readonly proof: readonly ProofReading[];
   readonly order: HuntOrder;
 };
+
+/** A drill by its number. */
+export interface AskedPractice {
+  readonly seed: number;
+  readonly level: DrillLevel;
+}
+
+export type Played = Parameters<Practice['result']>[1];
+
+/** How a drill ended, and how the best hunt goes. */
+export interface PracticeEnd {
+  readonly result: PracticeResult;
+  readonly replay: ReturnType<Practice['replay']>;
+}
 
 /** A panel whose posts are asked for, with what was read between them. */
 export interface AskedPosts {
@@ -207,6 +229,30 @@ export class AssessWork {
   symptoms({ job, circuitId, units }: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): readonly Symptom[] {
     const own = this.sizedOf(job, circuitId, units);
     return own ? symptomsOf(own) : [];
+  }
+
+  private practised: { readonly key: string; readonly practice: Practice } | null = null;
+
+  private practice({ seed, level }: AskedPractice): Practice {
+    const key = `${seed} ${level}`;
+    if (this.practised?.key !== key) this.practised = { key, practice: new Practice(seed, level) };
+    return this.practised.practice;
+  }
+
+  /** A boat with a hidden fault. */
+  practiceBoat(asked: AskedPractice): PracticeBoat {
+    return this.practice(asked).boat;
+  }
+
+  /** What a test reads on it. */
+  practiceRead(asked: AskedPractice, test: string, turn: number, from: HuntPlace): PracticeReading | null {
+    return this.practice(asked).read(test, turn, from);
+  }
+
+  /** What a named repair is worth, and how the best hunt goes. */
+  practiceResult(asked: AskedPractice, repair: string, played: Played): PracticeEnd {
+    const practice = this.practice(asked);
+    return { result: practice.result(repair, played), replay: practice.replay() };
   }
 
   private tracer: { readonly key: string; readonly of: AssessedCircuit; readonly tracer: Tracer } | null = null;

@@ -4,20 +4,11 @@ import { assessedIn, jobWith } from '../build/build.fixture';
 import { schemeKeys } from '../schemes';
 import { jobSheet, type SheetGround } from './jobSheet';
 import { NOT_A_LICENCE } from './sheetNodes';
+import { textsOf } from './texts.fixture';
 import { labelGrids, labelSheet, type LabelGridKey } from './labelSheet';
-import { mm, papers, pdfDefinition, type SheetNode } from './sheetNodes';
+import { mm, papers, pdfDefinition } from './sheetNodes';
 
 const HOSTILE = '=HYPERLINK("x") <b>&amp;</b> \u202e{{name}} %PDF';
-
-/** Every text of a sheet, in order. */
-function textsOf(node: SheetNode | unknown): string[] {
-  if (typeof node === 'string') return [node];
-  if (Array.isArray(node)) return node.flatMap(textsOf);
-  if (typeof node !== 'object' || node === null) return [];
-  return Object.entries(node).flatMap(([key, value]) =>
-    ['text', 'stack', 'columns', 'table', 'body', 'ul', 'content'].includes(key) ? textsOf(value) : [],
-  );
-}
 
 function groundOf(scheme: string, more: Partial<SheetGround> = {}): SheetGround {
   const job = jobWith(scheme, { panel: { light: 'led', armedLight: 'led' } });

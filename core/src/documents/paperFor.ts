@@ -2,6 +2,7 @@ import type { AssessedAlarm, AssessedCircuit, AssessedPump } from '../assess';
 import { buildList, type Label } from '../build';
 import type { Job } from '../job';
 import type { UnitSystem } from '../units';
+import { chartSheet } from './chartSheet';
 import { jobSheet } from './jobSheet';
 import { labelSheet, type LabelGridKey } from './labelSheet';
 import { cutSheet, partsSheet } from './listSheets';
@@ -18,6 +19,7 @@ export const paperKinds = {
   template: 'template',
   parts: 'parts list',
   proof: 'readings to take',
+  chart: 'fault-finding chart',
 } as const;
 export type PaperKind = keyof typeof paperKinds;
 
@@ -77,6 +79,7 @@ function sheetOf(asked: PaperAsked, assessed: AssessedPump | AssessedAlarm): Pap
   }
   if (kind === 'proof')
     return { sheet: proofSheet({ title, assessed, others: otherPumps(job, circuit.id), paper, day }) };
+  if (kind === 'chart') return { sheet: chartSheet({ title, assessed, paper, day }) };
   const list = buildList(job, assessed);
   switch (kind) {
     case 'cuts':

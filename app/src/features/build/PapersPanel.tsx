@@ -79,6 +79,9 @@ export function PapersPanel({ draft, assessed }: { readonly draft: Draft; readon
             <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('proof')}>
               Readings to take as PDF
             </BigButton>
+            <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('chart')}>
+              Fault-finding chart as PDF
+            </BigButton>
             <BigButton mode="outlined" icon="printer-outline" onPress={() => void make('template')}>
               Cut-outs at full size as PDF
             </BigButton>

@@ -193,7 +193,13 @@ function Log({
         <DuePanel job={job} due={due} entries={entries} nowMs={nowMs} record={record} />
       ) : null}
       {ready && tool === 'trends' && own !== null ? (
-        <TrendsPanel entries={entries} circuit={own} load={load} onOpen={setOpened} />
+        <TrendsPanel
+          entries={entries}
+          circuit={own}
+          load={load}
+          onOpen={setOpened}
+          onTrace={() => router.navigate(`/boat/${draft.id}/${own}/trace`)}
+        />
       ) : null}
       {tool === 'log' ? (
         <View style={{ alignItems: 'flex-start' }}>

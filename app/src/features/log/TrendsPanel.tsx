@@ -18,11 +18,14 @@ export function TrendsPanel({
   circuit,
   load,
   onOpen,
+  onTrace,
 }: {
   readonly entries: readonly KnownEntry[];
   readonly circuit: string;
   readonly load: Load;
   readonly onOpen: (entry: string) => void;
+  /** Goes to where the fault behind an alarm is hunted. */
+  readonly onTrace: () => void;
 }) {
   const told = useTrends({ entries, circuit, load });
   const [width, setWidth] = useState(330);
@@ -52,7 +55,7 @@ export function TrendsPanel({
           </View>
         </Card>
       ) : (
-        alarms.map((alarm) => <AlarmCard key={alarm.code} alarm={alarm} onOpen={onOpen} />)
+        alarms.map((alarm) => <AlarmCard key={alarm.code} alarm={alarm} onOpen={onOpen} onTrace={onTrace} />)
       )}
       {inOrder.map((trend) => (
         <Card key={trend.key}>
@@ -69,7 +72,15 @@ export function TrendsPanel({
   );
 }
 
-function AlarmCard({ alarm, onOpen }: { readonly alarm: TrendAlarm; readonly onOpen: (entry: string) => void }) {
+function AlarmCard({
+  alarm,
+  onOpen,
+  onTrace,
+}: {
+  readonly alarm: TrendAlarm;
+  readonly onOpen: (entry: string) => void;
+  readonly onTrace: () => void;
+}) {
   return (
     <Card>
       <View style={{ padding: 14, gap: 6 }}>
@@ -88,6 +99,9 @@ function AlarmCard({ alarm, onOpen }: { readonly alarm: TrendAlarm; readonly onO
           <Words kind="small" muted style={{ flex: 1 }}>
             {`Since ${format(new Date(alarm.atMs), 'd MMM yyyy')}`}
           </Words>
+          <BigButton mode="text" label={`Trace it: ${alarm.words}`} onPress={onTrace}>
+            Trace
+          </BigButton>
           <BigButton mode="text" label={`Open the entry: ${alarm.words}`} onPress={() => onOpen(alarm.entry)}>
             Entry
           </BigButton>

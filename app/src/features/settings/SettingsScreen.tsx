@@ -119,6 +119,9 @@ export function SettingsScreen() {
       <BigButton mode="outlined" icon="book-open-variant" onPress={() => router.navigate('/reference')}>
         Tables, rules and cautions
       </BigButton>
+      <BigButton mode="outlined" icon="school-outline" onPress={() => router.navigate('/practice')}>
+        Practise on made-up boats
+      </BigButton>
       <BigButton mode="text" onPress={showKeys}>
         Keys of a keyboard
       </BigButton>

@@ -5,6 +5,8 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useSymptoms } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
+import { useUnits } from '../../data/settings';
+import { SuspectDrawing } from '../../drawing/SuspectDrawing';
 import { FoldedCard } from '../../fields/FoldedCard';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
@@ -15,7 +17,6 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { BeginHunt } from './BeginHunt';
 import { NextTest } from './NextTest';
-import { SuspectDrawing } from './SuspectDrawing';
 import { Suspects } from './Suspects';
 import { useHunt, type HuntInHand } from './useHunt';
 
@@ -34,6 +35,7 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
   const symptoms = useSymptoms(draft.job, assessed.circuit.id);
   const hunt = useHunt(draft, assessed, order);
   const palette = usePalette();
+  const units = useUnits();
   const { now, tracing, current } = hunt;
   const test = tracing?.next.find(({ id }) => id === chosen) ?? tracing?.next[0] ?? null;
   const drawn = room.beside || (now !== null && test?.between !== null && test !== null);
@@ -98,6 +100,7 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
       test={now ? test : null}
       where={now ? (tracing?.where ?? []) : []}
       width={Math.min(560, room.drawingWidth)}
+      units={units}
     />
   );
   const body = (

@@ -3,12 +3,12 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
+import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { useEffect, useMemo, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
-import { useUnits } from '../../data/settings';
-import { BandDrawing } from '../../drawing/BandDrawing';
-import type { Live } from '../../drawing/live';
-import type { Reach } from '../../drawing/reach';
+import { BandDrawing } from './BandDrawing';
+import type { Live } from './live';
+import type { Reach } from './reach';
 
 const AROUND = 30;
 const noSelect = () => undefined;
@@ -22,14 +22,15 @@ export function SuspectDrawing({
   test,
   where,
   width,
+  units,
 }: {
   readonly job: Job;
   readonly assessed: AssessedCircuit;
-  readonly test: AskedTest | null;
+  readonly test: Pick<AskedTest, 'between'> | null;
   readonly where: Tracing['where'];
   readonly width: number;
+  readonly units: UnitSystem;
 }) {
-  const units = useUnits();
   const diagram = useMemo(
     () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
     [assessed, job, units],

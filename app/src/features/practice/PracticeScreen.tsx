@@ -1,0 +1,119 @@
+import { drillLevels, type DrillLevel } from '@harbor-latch/core/trace/drill';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useSettings } from '../../data/settings';
+import { BigButton } from '../../ui/BigButton';
+import { Card } from '../../ui/Card';
+import { ChoiceRow } from '../../ui/ChoiceRow';
+import { FigureDialog } from '../../ui/FigureDialog';
+import { Screen } from '../../ui/Screen';
+import { Words } from '../../ui/Words';
+import { PracticeRun } from './PracticeRun';
+import { practisedHere, seedOfDay } from './practised';
+
+const levels = [
+  { value: '1', label: '1 · a day boat, sharp readings' },
+  { value: '2', label: '2 · soft readings, hard bilges' },
+  { value: '3', label: '3 · every craft, relays, backups' },
+] as const;
+
+const MOST_SEED = 1_000_000;
+
+/** A place to learn it: a hidden fault on a made-up boat. */
+export function PracticeScreen() {
+  const { seed, level } = useLocalSearchParams<{ seed?: string; level?: string }>();
+  const number = seed !== undefined && /^\d+$/.test(seed) ? Math.min(MOST_SEED, Number(seed)) : null;
+  const known = drillLevels.find((one) => String(one) === level) ?? 1;
+  return number === null ? (
+    <Begin level={known} />
+  ) : (
+    <PracticeRun key={`${number} ${known}`} seed={number} level={known} />
+  );
+}
+
+function Begin({ level: first }: { readonly level: DrillLevel }) {
+  const router = useRouter();
+  const { settings } = useSettings();
+  const [level, setLevel] = useState<DrillLevel>(first);
+  const [asking, setAsking] = useState(false);
+  const [done] = useState(practisedHere);
+  const [today] = useState(() => seedOfDay(Date.now()));
+  const [chance] = useState(() => Math.floor(Math.random() * MOST_SEED));
+  const go = (seed: number) => router.navigate(`/practice?seed=${seed}&level=${level}`);
+  const own = done.filter(({ by }) => by === settings.person);
+  const mean = own.length === 0 ? null : own.reduce((sum, { score }) => sum + score, 0) / own.length;
+  return (
+    <Screen title="Practice" back="/">
+      <Card>
+        <View style={{ padding: 14, gap: 12 }}>
+          <Words>
+            A made-up boat comes in with a fault that nobody tells. Test what you like, as you would aboard: every test
+            has its minutes, and so has the way into the bilge. Name the repair, and prove it.
+          </Words>
+          <ChoiceRow
+            label="Level"
+            choices={levels}
+            value={String(level) as '1' | '2' | '3'}
+            onChoose={(value) => setLevel(drillLevels.find((one) => String(one) === value) ?? 1)}
+          />
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            <BigButton icon="play" onPress={() => go(today)}>
+              Fault of the day
+            </BigButton>
+            <BigButton mode="outlined" onPress={() => go(chance)}>
+              Another boat
+            </BigButton>
+            <BigButton mode="text" onPress={() => setAsking(true)}>
+              By its number
+            </BigButton>
+          </View>
+        </View>
+      </Card>
+      {mean === null ? null : (
+        <Card>
+          <View style={{ padding: 14, gap: 8 }}>
+            <Words kind="heading" level={2}>
+              {settings.person === '' ? 'Played on this device' : `Played by ${settings.person}`}
+            </Words>
+            <Words>{`${own.length === 1 ? '1 boat' : `${own.length} boats`}, ${mean.toFixed(0)} points on average.`}</Words>
+            {kindsOf(own).map(({ kind, score, count }) => (
+              <View key={kind} style={{ flexDirection: 'row', gap: 10 }}>
+                <Words style={{ flex: 1, minWidth: 0 }}>{kind}</Words>
+                <Words kind="small" muted>{`${count} ×, ${score.toFixed(0)} points`}</Words>
+              </View>
+            ))}
+          </View>
+        </Card>
+      )}
+      {asking ? (
+        <FigureDialog
+          title="A boat by its number"
+          label="Number, as it was given to you"
+          hint="The same boat for everybody who has it"
+          first={null}
+          most={MOST_SEED}
+          onFigure={(figure) => {
+            setAsking(false);
+            if (figure !== null) go(Math.floor(figure));
+          }}
+          onClose={() => setAsking(false)}
+        />
+      ) : null}
+    </Screen>
+  );
+}
+
+/** How it went by kind of fault, the weakest first. */
+function kindsOf(own: ReturnType<typeof practisedHere>) {
+  const kinds = new Map<string, number[]>();
+  for (const { fault, score } of own) kinds.set(fault, [...(kinds.get(fault) ?? []), score]);
+  return [...kinds]
+    .map(([kind, scores]) => ({
+      kind,
+      count: scores.length,
+      score: scores.reduce((sum, one) => sum + one, 0) / scores.length,
+    }))
+    .sort((a, b) => a.score - b.score)
+    .slice(0, 12);
+}
