@@ -5,7 +5,7 @@ import { colourInWords, type PlannedConductor } from '../schemes';
 import { Questions, type Puzzle } from './questions';
 
 /** Most wires that are told apart. */
-export const MOST_WIRES = 5;
+const MOST_WIRES = 5;
 
 /** What a wire that comes out of a bilge is: a conductor of the plan, or nothing. */
 export type WireRole = string;

@@ -7,7 +7,7 @@ import { Card } from '../../ui/Card';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
 import type { PracticeEnd } from '../../workers/assessWork';
-import type { Unsafe } from './PracticeRun';
+import type { Unsafe } from './unsafe';
 
 const hurts: Readonly<Record<Unsafe, string>> = {
   ohms: cautions.proveDead,

@@ -16,6 +16,7 @@ import { Ended } from './Ended';
 import { NameRepair } from './NameRepair';
 import { keepPractised } from './practised';
 import { TestPicker } from './TestPicker';
+import type { Unsafe } from './unsafe';
 
 /** A test that was done, and what it read. */
 export interface DoneTest {
@@ -23,9 +24,6 @@ export interface DoneTest {
   readonly words: string;
   readonly minutes: number;
 }
-
-/** Something tempting that hurts. */
-export type Unsafe = 'ohms' | 'fuse' | 'hand';
 
 /** A drill that is played: tests at a price, a repair that is named, and a proof of it. */
 export function PracticeRun({ seed, level }: { readonly seed: number; readonly level: DrillLevel }) {

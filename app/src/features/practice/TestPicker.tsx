@@ -7,7 +7,7 @@ import { ChoiceRow } from '../../ui/ChoiceRow';
 import { PressRow } from '../../ui/PressRow';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
-import type { Unsafe } from './PracticeRun';
+import type { Unsafe } from './unsafe';
 
 const places = [
   { value: 'source', label: 'Source' },

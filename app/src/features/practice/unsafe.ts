@@ -1,0 +1,2 @@
+/** Something tempting that hurts. */
+export type Unsafe = 'ohms' | 'fuse' | 'hand';
