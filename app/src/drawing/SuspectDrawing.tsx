@@ -4,13 +4,12 @@ import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { BandDrawing } from './BandDrawing';
 import type { Live } from './live';
-import type { Reach } from './reach';
+import { useScrolledTo } from './useScrolledTo';
 
-const AROUND = 30;
 const noSelect = () => undefined;
 /** Less likely than this it is not marked in the drawing. */
 const LEAST_SHARE = 0.06;
@@ -52,22 +51,8 @@ export function SuspectDrawing({
       ),
     };
   }, [where, assessed]);
-  const room = useRef<ScrollView>(null);
-  const reach = useRef<Reach>(null);
   const [red, black] = test?.between ?? [null, null];
-  useEffect(() => {
-    const node = room.current?.getScrollableNode() as unknown as HTMLElement | undefined;
-    const ids = [red?.part, black?.part].flatMap((id) => (id === undefined ? [] : [id]));
-    const both = reach.current?.rowsOf(ids) ?? null;
-    const first = reach.current?.rowsOf(ids.slice(0, 1)) ?? null;
-    if (!node || !first || node.clientHeight === 0) return;
-    const rows = both && both.bottom - both.top + 2 * AROUND <= node.clientHeight ? both : first;
-    const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    node.scroll({
-      top: Math.max(0, (rows.top + rows.bottom - node.clientHeight) / 2),
-      behavior: still ? 'auto' : 'smooth',
-    });
-  }, [red, black]);
+  const { room, reach } = useScrolledTo(red?.part ?? null, black?.part ?? null);
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
       <ScrollView

@@ -3,13 +3,12 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { ProveTest } from '@harbor-latch/core/prove/proveTest';
-import { useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
-import type { Reach } from '../../drawing/reach';
+import { useScrolledTo } from '../../drawing/useScrolledTo';
 
-const AROUND = 30;
 const noSelect = () => undefined;
 
 /** The drawing with the points of a test lit, scrolled to where they are. */
@@ -32,25 +31,9 @@ export function ProofDrawing({
     () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
     [assessed, job, units],
   );
-  const room = useRef<ScrollView>(null);
-  const reach = useRef<Reach>(null);
   const [red, black] = test?.between ?? [null, null];
   const at = test?.at ?? null;
-  useEffect(() => {
-    const node = room.current?.getScrollableNode() as unknown as HTMLElement | undefined;
-    const rowsOf = (ids: readonly (string | undefined)[]) =>
-      reach.current?.rowsOf(ids.flatMap((id) => (id === undefined ? [] : [id]))) ?? null;
-    const first = rowsOf([red?.part ?? at ?? undefined]);
-    const both = rowsOf([red?.part, black?.part, at ?? undefined]);
-    if (!node || !first || node.clientHeight === 0) return;
-    const fits = both && both.bottom - both.top + 2 * AROUND <= node.clientHeight;
-    const rows = fits ? both : first;
-    const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    node.scroll({
-      top: Math.max(0, (rows.top + rows.bottom - node.clientHeight) / 2),
-      behavior: still ? 'auto' : 'smooth',
-    });
-  }, [red, black, at]);
+  const { room, reach } = useScrolledTo(red?.part ?? at, black?.part ?? at);
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
       <ScrollView
