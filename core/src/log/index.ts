@@ -7,4 +7,5 @@ export * from './loadTrend';
 export * from './resistanceTrend';
 export * from './routine';
 export * from './startsTrend';
+export * from './storyOf';
 export * from './trendsOf';

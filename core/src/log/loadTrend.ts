@@ -1,6 +1,7 @@
 import { batteryChemistry } from '../reference';
-import type { Told, TrendAlarm } from './alarm';
+import type { Found, FoundAlarm } from './alarm';
 import type { DayCount } from './dayCounts';
+import { MORE_WATER_PERCENT } from './startsTrend';
 
 /** The battery a pump hangs on, and how long it is left alone. */
 export interface Load {
@@ -17,7 +18,7 @@ const WEEK = 7;
 const HOURS = { inspect: 300, replace: 500 } as const;
 
 /** What it takes from the battery, how long that lasts, and the hours on its motor. */
-export function loadTrend(days: readonly DayCount[], load: Load, provedMs: number | null): Told {
+export function loadTrend(days: readonly DayCount[], load: Load, provedMs: number | null): Found {
   const taken = days.flatMap((day) => {
     const ampHours =
       day.ampHours ?? (day.runS !== null && load.runningA !== null ? (day.runS / 3600) * load.runningA : null);
@@ -48,7 +49,7 @@ function battery(
   taken: readonly { readonly day: DayCount; readonly ampHours: number }[],
   { chargeA, leftAloneDays }: Load,
   usable: number,
-): TrendAlarm | null {
+): FoundAlarm | null {
   // The last week that says so.
   for (let at = taken.length; at >= WEEK; at -= 1) {
     const week = taken.slice(at - WEEK, at);
@@ -61,8 +62,9 @@ function battery(
       severity: lasts < leftAloneDays ? 'stop' : 'caution',
       words: `At ${mean.toFixed(1)} Ah a day the battery lasts ${lasts.toFixed(1)} days; she is left alone for ${leftAloneDays}.`,
       causes: [
-        { words: 'more water comes in', share: 0.6 },
-        { words: 'the pump runs longer for the same water', share: 0.4 },
+        { words: 'more water comes in', asOftenAsPercent: MORE_WATER_PERCENT },
+        { words: 'the pump runs longer for the same water', faults: ['blocked', 'hose', 'valve', 'impeller'] },
+        { words: 'the float hangs and it does not stop', faults: ['float-stuck-up', 'float-place'] },
       ],
       next: 'Charge her, or come sooner. Then look at starts and runs.',
       atMs: last.day.dayMs,
@@ -77,7 +79,7 @@ export function motorHours(days: readonly DayCount[]): number {
   return days.reduce((sum, { runS }) => sum + (runS ?? 0), 0) / 3600;
 }
 
-function hours(days: readonly DayCount[]): TrendAlarm | null {
+function hours(days: readonly DayCount[]): FoundAlarm | null {
   const all = motorHours(days);
   const last = days[days.length - 1];
   if (!last || all < HOURS.inspect) return null;
@@ -86,7 +88,7 @@ function hours(days: readonly DayCount[]): TrendAlarm | null {
     code: 'motor-hours',
     severity: old ? 'caution' : 'note',
     words: `${Math.round(all)} hours on its motor. ${old ? 'Replace it before it chooses the day.' : 'Brushes and bearing are worth a look.'}`,
-    causes: [{ words: 'hours', share: 1 }],
+    causes: [{ words: 'hours', asOftenAsPercent: 100 }],
     next: old ? 'A new pump, proved on the bench first.' : 'Listen to it, and compare its amperes with the proof.',
     atMs: last.dayMs,
     entry: last.entry,

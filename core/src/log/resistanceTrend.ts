@@ -1,6 +1,6 @@
 import { isOf, type KnownEntry } from '../records';
 import { lineThrough } from './lineThrough';
-import type { Told, Trend, TrendAlarm } from './alarm';
+import type { Found, Trend, FoundAlarm } from './alarm';
 
 /** What was read at one visit, by test, and the entries it came from. */
 interface Visit {
@@ -34,7 +34,7 @@ interface Stretch {
   readonly name: string;
   readonly volts: (visit: Visit) => { readonly value: number; readonly entry: string } | null;
   readonly amps: 'amps-manual-down' | 'amps-auto-up';
-  readonly causes: TrendAlarm['causes'];
+  readonly causes: FoundAlarm['causes'];
 }
 
 const read = (test: string) => (visit: Visit) => visit.values.get(test) ?? null;
@@ -51,8 +51,8 @@ const stretches: readonly Stretch[] = [
     volts: between('battery-running', 'pump-volts-manual-down'),
     amps: 'amps-manual-down',
     causes: [
-      { words: 'a joint in the bilge corrodes', share: 0.7 },
-      { words: 'a clamp, the fuse holder or the lever', share: 0.3 },
+      { words: 'a joint in the bilge corrodes', faults: ['splice-negative', 'splice-pump', 'splice-float'] },
+      { words: 'a clamp, the fuse holder or the lever', faults: ['battery', 'holder', 'panel'] },
     ],
   },
   {
@@ -61,8 +61,8 @@ const stretches: readonly Stretch[] = [
     volts: between('battery-running', 'volts-manual-manual-down'),
     amps: 'amps-manual-down',
     causes: [
-      { words: 'the fuse holder or a clamp at the battery', share: 0.6 },
-      { words: 'the lever’s contact', share: 0.4 },
+      { words: 'the fuse holder or a clamp at the battery', faults: ['holder', 'battery'] },
+      { words: 'the lever’s contact', faults: ['panel'] },
     ],
   },
   {
@@ -71,8 +71,8 @@ const stretches: readonly Stretch[] = [
     volts: read('sense-manual'),
     amps: 'amps-manual-down',
     causes: [
-      { words: 'the pump’s joint corrodes', share: 0.7 },
-      { words: 'the manual conductor, or its post', share: 0.3 },
+      { words: 'the pump’s joint corrodes', faults: ['splice-pump'] },
+      { words: 'the manual conductor, or its post', faults: ['panel', 'broken'] },
     ],
   },
   {
@@ -81,9 +81,9 @@ const stretches: readonly Stretch[] = [
     volts: read('sense-auto'),
     amps: 'amps-auto-up',
     causes: [
-      { words: 'a joint of the float corrodes', share: 0.6 },
-      { words: 'the float’s contact', share: 0.3 },
-      { words: 'the auto conductor, or its post', share: 0.1 },
+      { words: 'a joint of the float corrodes', faults: ['splice-float'] },
+      { words: 'the float’s contact wears', faults: ['float-dead'], part: 0.5 },
+      { words: 'the auto conductor, or its post', faults: ['panel', 'broken'] },
     ],
   },
   {
@@ -92,8 +92,8 @@ const stretches: readonly Stretch[] = [
     volts: read('negative-drop-manual-down'),
     amps: 'amps-manual-down',
     causes: [
-      { words: 'the negative joint corrodes', share: 0.7 },
-      { words: 'the bus or its stud', share: 0.3 },
+      { words: 'the negative joint corrodes', faults: ['splice-negative'] },
+      { words: 'the bus or its stud', faults: ['battery'], part: 0.25 },
     ],
   },
 ];
@@ -137,7 +137,7 @@ function pointsOf(visits: readonly Visit[], { volts, amps }: Stretch): OhmPoint[
 }
 
 /** What was added to the resistance of each stretch since it was proved, and when that will matter. */
-export function resistanceTrend(entries: readonly KnownEntry[], circuit: string, provedMs: number | null): Told {
+export function resistanceTrend(entries: readonly KnownEntry[], circuit: string, provedMs: number | null): Found {
   const visits = visitsOf(entries, circuit);
   const told = stretches.map((stretch) => ofStretch(stretch, visits, provedMs));
   const parts = told.slice(1).flatMap(({ alarms }) => alarms);
@@ -147,7 +147,7 @@ export function resistanceTrend(entries: readonly KnownEntry[], circuit: string,
   return { trends: [...told.flatMap(({ trends }) => trends), ...amps.trends], alarms: [...alarms, ...amps.alarms] };
 }
 
-function ofStretch(stretch: Stretch, visits: readonly Visit[], provedMs: number | null): Told {
+function ofStretch(stretch: Stretch, visits: readonly Visit[], provedMs: number | null): Found {
   const all = pointsOf(visits, stretch);
   const proved = provedMs === null ? null : Math.floor(provedMs / DAY_MS) * DAY_MS;
   const [first] = proved === null ? all : all.filter(({ atMs }) => atMs >= proved);
@@ -173,7 +173,7 @@ function ofStretch(stretch: Stretch, visits: readonly Visit[], provedMs: number 
 
 type Added = OhmPoint & { readonly added: number; readonly both: number };
 
-function addedAlarm(stretch: Stretch, points: readonly Added[]): TrendAlarm | null {
+function addedAlarm(stretch: Stretch, points: readonly Added[]): FoundAlarm | null {
   const tells = ({ added, both }: Added) => added > Math.max(LEAST_OHM, 2 * both);
   // Twice in a row, or once by far: a clamp held askew is not a joint.
   const at = points.findIndex(
@@ -229,7 +229,7 @@ const SLACK = 1e-9;
 const AMPS = { dry: -0.2, debris: 0.2, jammed: 0.6 } as const;
 
 /** Amperes against what this circuit should draw at the volts it had, and as it did when it was proved. */
-function ampsTrend(visits: readonly Visit[], provedMs: number | null): Told {
+function ampsTrend(visits: readonly Visit[], provedMs: number | null): Found {
   const points = visits.flatMap(({ atMs, values }) => {
     const one = values.get('amps-manual-down');
     return one && one.nominal !== null && one.nominal > 0
@@ -258,7 +258,7 @@ function ampsTrend(visits: readonly Visit[], provedMs: number | null): Told {
   if (off > AMPS.dry + SLACK && off < AMPS.debris - SLACK) return { trends, alarms: [] };
   const common = { atMs: last.atMs, entry: last.entry };
   const words = `${last.amps.toFixed(1)} A, ${Math.abs(Math.round(off * 100))} % ${off < 0 ? 'less' : 'more'} than it drew at the same volts when it was proved.`;
-  const alarm: TrendAlarm =
+  const alarm: FoundAlarm =
     off < 0
       ? {
           ...common,
@@ -266,8 +266,8 @@ function ampsTrend(visits: readonly Visit[], provedMs: number | null): Told {
           severity: 'caution',
           words,
           causes: [
-            { words: 'it runs dry or sucks air', share: 0.6 },
-            { words: 'a joint or brush holds it back', share: 0.4 },
+            { words: 'it runs dry or sucks air', faults: ['blocked', 'hose', 'impeller'] },
+            { words: 'a joint or brush holds it back', faults: ['splice-negative', 'splice-pump', 'motor'] },
           ],
           next: 'Look at the outlet; then volts at the manual post while it runs.',
         }
@@ -277,9 +277,9 @@ function ampsTrend(visits: readonly Visit[], provedMs: number | null): Told {
           severity: off >= AMPS.jammed ? 'stop' : 'caution',
           words,
           causes: [
-            { words: 'debris in the impeller', share: 0.6 },
-            { words: 'its bearing', share: 0.3 },
-            { words: 'a winding shorted in part', share: 0.1 },
+            { words: 'debris in the impeller', faults: ['blocked'] },
+            { words: 'its bearing', faults: ['seized'] },
+            { words: 'a winding shorted in part', faults: ['motor'] },
           ],
           next: 'Fuse out, prove dead, strainer off: turn the impeller by hand.',
         };

@@ -1,6 +1,6 @@
-import type { Told, TrendAlarm } from './alarm';
+import type { Found, FoundAlarm } from './alarm';
 import { median, type DayCount } from './dayCounts';
-import { BASELINE_DAYS } from './startsTrend';
+import { BASELINE_DAYS, MORE_WATER_PERCENT } from './startsTrend';
 
 const LONG_RUN_S = 600;
 const LONG_FACTOR = 3;
@@ -10,11 +10,14 @@ const SHORTER = 0.7;
 const LONGER = 1.25;
 const DUTY = { caution: 0.1, stop: 0.3 } as const;
 const DAY_S = 86_400;
+/** Beside the faults (E): much water at once for the third time, for the first; more water all day. */
+const OFTEN_AT_ONCE_PERCENT = 1.5;
+const ONCE_PERCENT = 20;
 
 const minutes = (seconds: number) => (seconds < 120 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`);
 
 /** How long runs are: the mean of a day, the longest of it, and what share of the day the pump ran. */
-export function runsTrend(days: readonly DayCount[], provedMs: number | null): Told {
+export function runsTrend(days: readonly DayCount[], provedMs: number | null): Found {
   const timed = days.filter((day) => day.runS !== null && day.starts > 0);
   const mean = timed.map((day) => ({ ...day, meanS: (day.runS ?? 0) / day.starts }));
   const base = mean.length >= BASELINE_DAYS ? median(mean.slice(0, BASELINE_DAYS).map(({ meanS }) => meanS)) : null;
@@ -36,7 +39,7 @@ export function runsTrend(days: readonly DayCount[], provedMs: number | null): T
   return { trends, alarms };
 }
 
-function lengths(mean: readonly (DayCount & { readonly meanS: number })[], base: number | null): TrendAlarm | null {
+function lengths(mean: readonly (DayCount & { readonly meanS: number })[], base: number | null): FoundAlarm | null {
   if (base === null) return null;
   const usual = median(mean.slice(0, BASELINE_DAYS).map(({ starts }) => starts));
   // The last week that says so.
@@ -52,8 +55,8 @@ function lengths(mean: readonly (DayCount & { readonly meanS: number })[], base:
         severity: 'caution',
         words: `Runs of ${minutes(length)}, usually ${minutes(base)}, and more of them: ${Math.round(starts)} a day, usually ${Math.round(usual)}.`,
         causes: [
-          { words: 'water comes back from the hose at each stop', share: 0.6 },
-          { words: 'the float was moved or tilts', share: 0.4 },
+          { words: 'water comes back from the hose at each stop', faults: ['hose', 'valve'] },
+          { words: 'the float was moved or tilts', faults: ['float-place'] },
         ],
         next: 'Watch one stop: how far does the water rise again?',
         atMs: last.dayMs,
@@ -65,9 +68,9 @@ function lengths(mean: readonly (DayCount & { readonly meanS: number })[], base:
         severity: 'caution',
         words: `Runs of ${minutes(length)} at the same starts, usually ${minutes(base)}.`,
         causes: [
-          { words: 'strainer, hose or valve clogs', share: 0.5 },
-          { words: 'fewer volts at the pump', share: 0.3 },
-          { words: 'the impeller wears', share: 0.2 },
+          { words: 'strainer, hose or valve clogs', faults: ['blocked', 'hose', 'valve'] },
+          { words: 'fewer volts at the pump', faults: ['splice-negative', 'splice-pump', 'holder', 'battery'] },
+          { words: 'the impeller wears', faults: ['impeller'] },
         ],
         next: 'Read amperes and volts at the panel while it runs, then look at the strainer.',
         atMs: last.dayMs,
@@ -88,7 +91,7 @@ function byEntry(days: readonly DayCount[]): DayCount[] {
 }
 
 /** A run far longer than any before: at once, and by its third, a float that hangs. */
-function longRun(days: readonly DayCount[]): TrendAlarm | null {
+function longRun(days: readonly DayCount[]): FoundAlarm | null {
   const timed = byEntry(days.filter(({ longestS }) => longestS !== null));
   let longest = 0;
   let last: { readonly day: DayCount; readonly before: number } | null = null;
@@ -117,8 +120,8 @@ function longRun(days: readonly DayCount[]): TrendAlarm | null {
         severity: 'caution',
         words: `${count} runs far longer than any other, the last of ${own}; the longest otherwise was ${minutes(before)}.`,
         causes: [
-          { words: 'the float hangs up: dirt, crumbs, its hinge', share: 0.8 },
-          { words: 'much water at once', share: 0.2 },
+          { words: 'the float hangs up: dirt, crumbs, its hinge', faults: ['float-stuck-up'] },
+          { words: 'much water at once', asOftenAsPercent: OFTEN_AT_ONCE_PERCENT },
         ],
         next: 'Lift the float and let go: it must fall by itself, every time.',
       }
@@ -128,15 +131,15 @@ function longRun(days: readonly DayCount[]): TrendAlarm | null {
         severity: 'caution',
         words: `A run of ${own}; the longest before was ${minutes(before)}.`,
         causes: [
-          { words: 'much water at once', share: 0.5 },
-          { words: 'the float hung', share: 0.3 },
-          { words: 'it ran without moving water', share: 0.2 },
+          { words: 'much water at once', asOftenAsPercent: ONCE_PERCENT },
+          { words: 'the float hung', faults: ['float-stuck-up'] },
+          { words: 'it ran without moving water', faults: ['blocked', 'impeller', 'hose'] },
         ],
         next: 'Look at the outlet on manual, then lift the float and let it fall.',
       };
 }
 
-function duty(days: readonly DayCount[]): TrendAlarm | null {
+function duty(days: readonly DayCount[]): FoundAlarm | null {
   const shares = days.flatMap((day) => (day.runS === null ? [] : [{ day, share: day.runS / DAY_S }]));
   const worst = shares.reduce<(typeof shares)[number] | null>((a, b) => (a && a.share >= b.share ? a : b), null);
   if (!worst || worst.share <= DUTY.caution) return null;
@@ -145,8 +148,9 @@ function duty(days: readonly DayCount[]): TrendAlarm | null {
     severity: worst.share > DUTY.stop ? 'stop' : 'caution',
     words: `It ran ${Math.round(worst.share * 100)} % of a day.`,
     causes: [
-      { words: 'it does not keep up with what comes in', share: 0.6 },
-      { words: 'it does not stop: float, or a leak back', share: 0.4 },
+      { words: 'it does not keep up with what comes in', asOftenAsPercent: MORE_WATER_PERCENT },
+      { words: 'it moves little: strainer, hose, impeller', faults: ['blocked', 'hose', 'impeller'] },
+      { words: 'it does not stop: float, or a leak back', faults: ['float-stuck-up', 'float-place', 'valve'] },
     ],
     next: 'Stay with it: time what it moves, and look where water comes from.',
     atMs: worst.day.dayMs,

@@ -1,4 +1,4 @@
-import type { Told, TrendAlarm } from './alarm';
+import type { Found, FoundAlarm, PossibleCause } from './alarm';
 import { median, type DayCount } from './dayCounts';
 
 const DAY_MS = 86_400_000;
@@ -42,15 +42,19 @@ export function baselineOf(days: readonly DayCount[]): Baseline | null {
   return { starts, limit: starts + 3 * Math.sqrt(Math.max(starts, 1)) + 1, mean, spread, untilMs: last.dayMs };
 }
 
-const causes = [
-  { words: 'more water comes in: gland, hull fitting, deck, a hose end', share: 0.6 },
-  { words: 'water comes back from the hose, or the float was moved', share: 0.3 },
-  { words: 'the pump moves less at each run', share: 0.1 },
+/** So often is it the boat that takes more water, and so often a dry month, beside the faults (E). */
+export const MORE_WATER_PERCENT = 12;
+const DRY_SPELL_PERCENT = 60;
+
+const causes: readonly PossibleCause[] = [
+  { words: 'more water comes in: gland, hull fitting, deck, a hose end', asOftenAsPercent: MORE_WATER_PERCENT },
+  { words: 'water comes back from the hose', faults: ['hose', 'valve'] },
+  { words: 'the float was moved or tilts', faults: ['float-place'] },
 ];
 const NEXT = 'Dry the bilge, wait an hour, and look where water stands first. Look at the outlet after a stop.';
 
 /** Starts a day against their baseline: days far over it, and a slow rise by its cumulative sum (Page, 1954), the rain taken out. */
-export function startsTrend(days: readonly DayCount[], provedMs: number | null, nowMs: number): Told {
+export function startsTrend(days: readonly DayCount[], provedMs: number | null, nowMs: number): Found {
   const base = baselineOf(days);
   const trend = {
     key: 'starts',
@@ -78,7 +82,7 @@ export function startsTrend(days: readonly DayCount[], provedMs: number | null, 
 
 const show = (value: number) => String(Math.round(value * 10) / 10);
 
-function overLimit(days: readonly DayCount[], { starts, limit }: Baseline): TrendAlarm | null {
+function overLimit(days: readonly DayCount[], { starts, limit }: Baseline): FoundAlarm | null {
   const over = days.filter((day) => day.starts > limit);
   const found = lastOf(
     over,
@@ -101,10 +105,10 @@ function lastOf<T>(list: readonly T[], is: (one: T, at: number) => boolean): T |
   return list.filter(is).pop();
 }
 
-function rising(days: readonly DayCount[], { starts, mean, spread }: Baseline): TrendAlarm | null {
+function rising(days: readonly DayCount[], { starts, mean, spread }: Baseline): FoundAlarm | null {
   let sum = 0;
   let since = 0;
-  let told: TrendAlarm | null = null;
+  let told: FoundAlarm | null = null;
   for (const day of days) {
     const next = Math.max(0, sum + day.starts - mean - SLACK_SPREADS * spread);
     if (sum === 0) since = day.dayMs;
@@ -127,7 +131,7 @@ function rising(days: readonly DayCount[], { starts, mean, spread }: Baseline): 
 
 const SILENT_DAYS = 30;
 
-function silent(days: readonly DayCount[], { starts }: Baseline, nowMs: number): TrendAlarm | null {
+function silent(days: readonly DayCount[], { starts }: Baseline, nowMs: number): FoundAlarm | null {
   if (starts < 1 / 7) return null;
   const ran = [...days].reverse().find((day) => day.starts > 0);
   const last = days[days.length - 1];
@@ -137,10 +141,14 @@ function silent(days: readonly DayCount[], { starts }: Baseline, nowMs: number):
     severity: 'note',
     words: `No start in ${Math.round((Math.min(nowMs, last.dayMs) - ran.dayMs) / DAY_MS)} days, usually ${show(starts * 7)} a week. A dry spell, or the float?`,
     causes: [
-      { words: 'a dry spell', share: 0.6 },
-      { words: 'the float hangs, or its way is open', share: 0.4 },
+      { words: 'a dry spell', asOftenAsPercent: DRY_SPELL_PERCENT },
+      { words: 'the float hangs, or its way is open', faults: ['float-dead', 'float-stuck-down', 'splice-float'] },
+      {
+        words: 'the pump itself is dead',
+        faults: ['fuse', 'holder', 'battery', 'motor', 'seized', 'splice-negative', 'splice-pump'],
+      },
     ],
-    next: 'Lift the float: it runs, or it does not.',
+    next: 'Lift the float: it runs, or it does not. Then the same by hand.',
     atMs: last.dayMs,
     entry: last.entry,
   };

@@ -1,10 +1,11 @@
 import { isOf, type KnownEntry } from '../records';
-import type { Told } from './alarm';
+import { withShares, type Told } from './alarm';
 import { dayCounts } from './dayCounts';
 import { loadTrend, type Load } from './loadTrend';
 import { resistanceTrend } from './resistanceTrend';
 import { runsTrend } from './runsTrend';
 import { startsTrend } from './startsTrend';
+import { sharesKnown } from './storyOf';
 
 const DAY_MS = 86_400_000;
 /** An alarm of something that was, and is no more, is told so long; those by readings stand until the next ones say otherwise. */
@@ -33,12 +34,15 @@ export function trendsOf(entries: readonly KnownEntry[], circuit: string, load: 
     runsTrend(days, provedMs),
     loadTrend(days, load, provedMs),
   ];
+  // Causes are as likely as they are in a hunt on this boat.
+  const known = sharesKnown(entries, nowMs);
   const order = { stop: 0, caution: 1, note: 2 } as const;
   return {
     trends: told.flatMap(({ trends }) => trends),
     alarms: told
       .flatMap(({ alarms }) => alarms)
       .filter(({ code, atMs }) => nowMs - atMs <= (lastsDays[code] ?? USUALLY_DAYS) * DAY_MS)
+      .map((alarm) => withShares(alarm, known))
       .sort((a, b) => order[a.severity] - order[b.severity] || b.atMs - a.atMs),
   };
 }

@@ -5,6 +5,7 @@ export * from './conductors';
 export * from './copper';
 export * from './defaults';
 export * from './dropSchools';
+export * from './faultShares';
 export * from './joints';
 export * from './ourRules';
 export * from './protection';

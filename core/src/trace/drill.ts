@@ -5,7 +5,7 @@ import { exampleBoat, exampleBoatKeys, exampleBoats, type ExampleBoatKey } from 
 import { decisionTree, type Tree } from './decisionTree';
 import { huntModel, symptomsOf, type HuntModel } from './huntModel';
 import type { Access } from './huntTest';
-import type { Story } from './shares';
+import type { Story } from '../reference';
 import type { Symptom } from './symptoms';
 
 /** How hard a drill is: a day boat that is easily reached; other boats and hard access; every craft, relays and backups too. */

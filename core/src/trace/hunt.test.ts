@@ -4,8 +4,8 @@ import { Hunt, JUSTIFIED, type HuntReading } from './hunt';
 import { assessedOf, chances, hunted, huntsOf, unlistedOf } from './hunts.fixture';
 import { huntModel, symptomsOf } from './huntModel';
 import { hypothesesOf } from './hypotheses';
-import { MISREAD, likelihood } from './posterior';
-import { ELSE_SHARE, sharesOf } from './shares';
+import { ELSE_SHARE, MISREAD, likelihood } from './posterior';
+import { sharesOf } from '../reference';
 
 const base = assessedOf('three-way-float');
 /** So many simulated hunts of every symptom; a drill takes more. */
@@ -26,8 +26,8 @@ describe('what may be wrong', () => {
     const ours = sharesOf(['battery', 'blocked']);
     // 8 and 9 percent of calls.
     expect(ours.get('battery')).toBeCloseTo(8 / 17, 9);
-    expect(sharesOf(['battery', 'blocked'], { laidUp: true }).get('battery')).toBeCloseTo(24 / 33, 9);
-    expect(sharesOf(['battery', 'blocked'], {}, { battery: 10 }).get('battery')).toBeCloseTo(
+    expect(sharesOf(['battery', 'blocked'], { story: { laidUp: true } }).get('battery')).toBeCloseTo(24 / 33, 9);
+    expect(sharesOf(['battery', 'blocked'], { closed: { battery: 10 } }).get('battery')).toBeCloseTo(
       (20 * (8 / 17) + 10) / 30,
       9,
     );

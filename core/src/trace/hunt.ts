@@ -2,11 +2,10 @@ import type { AssessedAlarm, AssessedPump } from '../assess';
 import { huntModel, type HuntAsked, type HuntModel, type PredictedTest } from './huntModel';
 import type { Hypothesis, Repair } from './hypothesis';
 import { START, type HuntPlace, type Reading } from './huntTest';
-import { flatDensity, likelihood, normalised } from './posterior';
+import { ELSE_SHARE, flatDensity, likelihood, normalised } from './posterior';
 import { reduced } from './problem';
 import { ranked, textbookOrder } from './ranking';
 import { Search, type Left } from './search';
-import { ELSE_SHARE } from './shares';
 
 /** Something that was read, seen, or tried. */
 export type HuntReading =

@@ -16,18 +16,15 @@ import { huntTests } from './huntTests';
 import { classesOf, type OutcomeClass } from './outcomes';
 import { Predictions } from './predictions';
 import type { Problem } from './problem';
-import type { Closed, Story } from './shares';
+import type { SharesKnown } from '../reference';
 import { symptomKinds, Symptoms, type Symptom, type SymptomCode } from './symptoms';
 
 /** What a hunt begins with. */
-export interface HuntAsked {
+export interface HuntAsked extends SharesKnown {
   readonly symptom: SymptomCode;
   readonly access?: Access;
   /** Instruments at hand; left out: all. */
   readonly carried?: readonly Carried[];
-  readonly story?: Story;
-  /** The yard's closed repairs. */
-  readonly closed?: Closed;
   /** Hypotheses that are left out, by their ids: what a hunt does about a fault that it does not know. */
   readonly without?: readonly string[];
   /** The battery as it was read at rest, V. */
@@ -61,10 +58,10 @@ export function symptomsOf(assessed: AssessedPump | AssessedAlarm): Symptom[] {
  * @throws RangeError for a symptom that this circuit cannot have
  */
 export function huntModel(assessed: AssessedPump | AssessedAlarm, asked: HuntAsked): HuntModel {
-  const { symptom, access = 'easy', carried = huntInstruments, story, closed, without = [], restingV } = asked;
+  const { symptom, access = 'easy', carried = huntInstruments, without = [], restingV } = asked;
   const ground = groundOf(assessed, {});
   const symptoms = new Symptoms(ground);
-  const known = hypothesesOf(assessed, { ...(story ? { story } : {}), ...(closed ? { closed } : {}) });
+  const known = hypothesesOf(assessed, asked);
   const all = known.filter(({ id }) => !without.includes(id));
   // The symptom is the first reading; that it was a mistake stays in the list.
   const shown = all.filter((one) => symptoms.shows(one, symptom));

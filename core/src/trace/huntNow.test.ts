@@ -2,7 +2,8 @@ import { proveTests } from '../prove/proveTests';
 import type { KnownEntry } from '../records';
 import { fromProof } from './fromProof';
 import { Hunt } from './hunt';
-import { closedRepairs, huntNow } from './huntNow';
+import { closedRepairs } from '../log';
+import { huntNow } from './huntNow';
 import { assessedOf } from './hunts.fixture';
 
 const entryOf = (id: string, kind: string, body: object, circuit = 'main') =>

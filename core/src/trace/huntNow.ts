@@ -1,6 +1,5 @@
 import { isOf, type EntryOf, type KnownEntry } from '../records';
 import type { HuntReading } from './hunt';
-import { shareGroups, type Closed, type ShareGroup } from './shares';
 
 /** A hunt as its entries have it. */
 export interface HuntNow {
@@ -34,14 +33,4 @@ function readingIn({ body: { test, read } }: EntryOf<'traceReading'>): HuntReadi
   if ('cannot' in read) return { kind: 'cannot', test };
   if ('fixed' in read) return { kind: 'repaired', repair: test, fixed: read.fixed };
   return { kind: 'read', test, value: 'said' in read ? read.said : read.value };
-}
-
-/** What the yard's closed hunts found, by group: the shares learn from it. */
-export function closedRepairs(entries: readonly KnownEntry[]): Closed {
-  const counts = new Map<ShareGroup, number>();
-  for (const { body } of entries.filter(isOf('traceEnded'))) {
-    const group = shareGroups.find((one) => one === body.group);
-    if (group) counts.set(group, (counts.get(group) ?? 0) + 1);
-  }
-  return Object.fromEntries(counts);
 }

@@ -2,15 +2,12 @@ import type { AssessedAlarm, AssessedPump } from '../assess';
 import type { Hypothesis } from './hypothesis';
 import type { Candidate, FaultGround } from './making';
 import { ofPart } from './partFaults';
-import { sharesOf, type Closed, type ShareGroup, type Story } from './shares';
+import { sharesOf, type ShareGroup, type SharesKnown } from '../reference';
 import { ofWater } from './wetFaults';
 import { ofConductors, ofWiring } from './wireFaults';
 
 /** Everything that may be wrong with a circuit as it is built, with shares. */
-export function hypothesesOf(
-  assessed: AssessedPump | AssessedAlarm,
-  { story, closed }: { readonly story?: Story; readonly closed?: Closed } = {},
-): Hypothesis[] {
+export function hypothesesOf(assessed: AssessedPump | AssessedAlarm, known: SharesKnown = {}): Hypothesis[] {
   const { plan, netlist } = assessed;
   const names = new Map([
     ...plan.parts.map(({ part, name }) => [part.id, name] as const),
@@ -34,7 +31,7 @@ export function hypothesesOf(
     ...ofWater(ground),
   ];
   const all = [...singles, ...pairs(singles), sound];
-  return shared(unlike(all), story, closed);
+  return shared(unlike(all), known);
 }
 
 /** Each once: two ways of saying the same are one. */
@@ -42,11 +39,10 @@ function unlike(all: readonly Candidate[]): Candidate[] {
   return [...new Map(all.map((one) => [one.id, one])).values()];
 }
 
-function shared(all: readonly Candidate[], story?: Story, closed?: Closed): Hypothesis[] {
+function shared(all: readonly Candidate[], known: SharesKnown): Hypothesis[] {
   const shares = sharesOf(
     all.map(({ group }) => group),
-    story,
-    closed,
+    known,
   );
   const members = new Map<ShareGroup, number>();
   for (const { group } of all) members.set(group, (members.get(group) ?? 0) + 1);

@@ -1,6 +1,6 @@
 import type { PlantedFault } from '../circuit';
 import type { WaterFaultKey } from '../water';
-import type { ShareGroup } from './shares';
+import type { ShareGroup } from '../reference';
 
 /** What is done about a fault: faults with the same repair need not be told apart. */
 export interface Repair {

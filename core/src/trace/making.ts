@@ -2,7 +2,7 @@ import type { AssessedAlarm, AssessedPump } from '../assess';
 import { faultOf, type FaultCode, type Netlist, type PlantedFault } from '../circuit';
 import type { Plan } from '../schemes';
 import type { Hypothesis, Repair } from './hypothesis';
-import type { ShareGroup } from './shares';
+import type { ShareGroup } from '../reference';
 
 /** A hypothesis before it has its share. */
 export type Candidate = Omit<Hypothesis, 'share'>;

@@ -1,7 +1,7 @@
 import type { Netlist, Part } from '../circuit';
 import type { Repair } from './hypothesis';
 import { made, pumpsOf, repairOf, type Candidate, type FaultGround } from './making';
-import type { ShareGroup } from './shares';
+import type { ShareGroup } from '../reference';
 
 /** How bad a joint, a holder or a contact may be, Ω; all equally likely. */
 const JOINT_OHM = [0.3, 1, 5, 50] as const;

@@ -4,6 +4,9 @@ import { spreadOf } from './predictions';
 /** A reading that was misread, or taken at the wrong place (E). */
 export const MISREAD = 0.02;
 
+/** So much of the shares goes to what is not in the list (E). */
+export const ELSE_SHARE = 0.02;
+
 /** What is looked at closely is seldom taken for something else. */
 const SEEN_WRONG = 0.1;
 

@@ -8,7 +8,7 @@ import { Hunt, type HuntOrder, type HuntReading, type NextTest } from './hunt';
 import type { HuntAsked } from './huntModel';
 import type { HuntInstrument, HuntPlace } from './huntTest';
 import type { Repair } from './hypothesis';
-import type { ShareGroup } from './shares';
+import type { ShareGroup } from '../reference';
 
 /** A test as a page asks it. */
 export interface AskedTest {

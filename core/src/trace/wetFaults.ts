@@ -1,7 +1,7 @@
 import { waterFaultKeys, waterFaultOf, type WaterFaultKey } from '../water';
 import type { Repair } from './hypothesis';
 import { pumpsOf, repairOf, type Candidate, type FaultGround } from './making';
-import type { ShareGroup } from './shares';
+import type { ShareGroup } from '../reference';
 
 const waterGroups: Readonly<Record<WaterFaultKey, ShareGroup>> = {
   blocked: 'blocked',

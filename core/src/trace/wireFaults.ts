@@ -1,6 +1,6 @@
 import { faultOf } from '../circuit';
 import { made, pumpsOf, repairOf, type Candidate, type FaultGround } from './making';
-import type { ShareGroup } from './shares';
+import type { ShareGroup } from '../reference';
 
 /** How bad a terminal may be, Ω. */
 const TERMINAL_OHM = [1, 50] as const;

@@ -1,7 +1,19 @@
 import type { z } from 'zod';
 import { check } from './check';
 import type { Kind } from './kind';
-import { alarm, cleaning, interval, launch, layUp, note, photograph, rain, window, withdrawn } from './others';
+import {
+  alarm,
+  cleaning,
+  faultShare,
+  interval,
+  launch,
+  layUp,
+  note,
+  photograph,
+  rain,
+  window,
+  withdrawn,
+} from './others';
 import { proof } from './proof';
 import { proofBegun } from './proofBegun';
 import { reading } from './reading';
@@ -31,6 +43,7 @@ export const recordKinds = {
   withdrawn,
   interval,
   window,
+  faultShare,
   traceBegun,
   traceReading,
   traceEnded,

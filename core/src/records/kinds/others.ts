@@ -97,6 +97,24 @@ export const window = kindOf(
   { inWords: ({ window: of, to }) => `${of}: ${to === null ? 'the usual window' : `window set to ${to}`}` },
 );
 
+/** How often a group of faults is the one on this boat, in place of our own percentage. */
+export const faultShare = kindOf(
+  'Share of a fault',
+  z.strictObject({
+    group: z.string().regex(/^[a-z][a-z-]{1,39}$/, { error: 'A group of faults is named by its key.' }),
+    percent: z
+      .number({ error: 'A percentage.' })
+      .min(0, { error: 'Nothing at least.' })
+      .max(100, { error: 'At most 100.' })
+      .nullable()
+      .describe('Null: the usual one.'),
+  }),
+  {
+    inWords: ({ group, percent }) =>
+      `${group}: ${percent === null ? 'the usual share of calls' : `${percent} % of calls`}`,
+  },
+);
+
 /** How often something of the routine is to be done on this boat. */
 export const interval = kindOf(
   'Interval',

@@ -2,7 +2,7 @@
  * How often each group of faults is the one, in percent of service calls on existing 12 V pumps. Ours (E): they are shown,
  * can be set, and are learned from the yard's own repairs. Single faults of a group share its percentage equally.
  */
-const groupShares = {
+export const groupShares = {
   'splice-negative': { name: 'Splice in the negative', percent: 8 },
   'splice-pump': { name: 'Splice at the pump’s positive', percent: 8 },
   'splice-float': { name: 'Splice at the float’s leads', percent: 7 },
@@ -32,9 +32,6 @@ const groupShares = {
 export type ShareGroup = keyof typeof groupShares;
 export const shareGroups = Object.keys(groupShares) as readonly ShareGroup[];
 
-/** So much of the shares goes to what is not in the list. */
-export const ELSE_SHARE = 0.02;
-
 /** What of a boat's story moves the shares. */
 export interface Story {
   readonly salt?: boolean;
@@ -49,12 +46,12 @@ export interface Story {
   readonly laidUp?: boolean;
 }
 
-const FACTOR = { salt: 2, freshCrimps: 0.5, oldFloat: 2, workedIn: 2, rewired: 6, laidUp: 3 } as const;
+export const storyFactors = { salt: 2, freshCrimps: 0.5, oldFloat: 2, workedIn: 2, rewired: 6, laidUp: 3 } as const;
 const splices: readonly ShareGroup[] = ['splice-negative', 'splice-pump', 'splice-float'];
 const floats: readonly ShareGroup[] = ['float-dead', 'float-stuck-down', 'float-stuck-up'];
 const water: readonly ShareGroup[] = ['blocked', 'impeller', 'hose', 'valve'];
 
-const movedBy: Readonly<Record<keyof Story, readonly ShareGroup[]>> = {
+export const movedBy: Readonly<Record<keyof Story, readonly ShareGroup[]>> = {
   salt: splices,
   freshCrimps: splices,
   oldFloat: floats,
@@ -69,24 +66,36 @@ const OUR_CALLS = 20;
 /** Repairs that were closed, by the group of the fault that was found. */
 export type Closed = Readonly<Partial<Record<ShareGroup, number>>>;
 
+/** Percent of calls as they were set for a boat, in place of ours. */
+export type SetPercents = Readonly<Partial<Record<ShareGroup, number>>>;
+
+/** What is known about a boat and a yard that makes one fault likelier than another. */
+export interface SharesKnown {
+  readonly story?: Story;
+  readonly closed?: Closed;
+  readonly percents?: SetPercents;
+}
+
+/** The percentage of a group as it was set, or ours, moved by the boat’s story. */
+export function percentOf(group: ShareGroup, { story = {}, percents = {} }: SharesKnown = {}): number {
+  const told = (Object.keys(storyFactors) as (keyof Story)[]).filter((key) => story[key] === true);
+  return told.reduce<number>(
+    (share, key) => (movedBy[key].includes(group) ? share * storyFactors[key] : share),
+    percents[group] ?? groupShares[group].percent,
+  );
+}
+
 /**
- * The share of each group: ours, moved by the boat's story, and learned from the yard's closed repairs as Dirichlet
- * counts, ours weighing twenty calls. They sum to one over those that are asked for.
+ * The share of each group: ours or as set, moved by the boat’s story, and learned from the yard’s closed repairs as
+ * Dirichlet counts, ours weighing twenty calls. They sum to one over those that are asked for.
  */
-export function sharesOf(
-  groups: readonly ShareGroup[],
-  story: Story = {},
-  closed: Closed = {},
-): Map<ShareGroup, number> {
-  const told = (Object.keys(FACTOR) as (keyof Story)[]).filter((key) => story[key] === true);
-  const weight = (group: ShareGroup) =>
-    told.reduce<number>(
-      (share, key) => (movedBy[key].includes(group) ? share * FACTOR[key] : share),
-      groupShares[group].percent,
-    );
+export function sharesOf(groups: readonly ShareGroup[], known: SharesKnown = {}): Map<ShareGroup, number> {
+  const { closed = {} } = known;
   const asked = [...new Set(groups)];
-  const ours = asked.reduce<number>((sum, group) => sum + weight(group), 0);
-  const counted = asked.map((group) => [group, OUR_CALLS * (weight(group) / ours) + (closed[group] ?? 0)] as const);
+  const ours = asked.reduce<number>((sum, group) => sum + percentOf(group, known), 0);
+  const counted = asked.map(
+    (group) => [group, (ours > 0 ? OUR_CALLS * (percentOf(group, known) / ours) : 0) + (closed[group] ?? 0)] as const,
+  );
   const all = counted.reduce((sum, [, count]) => sum + count, 0);
-  return new Map(counted.map(([group, count]) => [group, count / all]));
+  return new Map(counted.map(([group, count]) => [group, all > 0 ? count / all : 0]));
 }
