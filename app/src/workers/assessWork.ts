@@ -13,7 +13,8 @@ import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest
 import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
 import type { Windows } from '@harbor-latch/core/prove/windows';
 import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
-import type { HuntOrder, HuntReading } from '@harbor-latch/core/trace/hunt';
+import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
+import type { HuntReading } from '@harbor-latch/core/trace/huntReading';
 import type { DrillLevel } from '@harbor-latch/core/trace/drill';
 import type { HuntPlace } from '@harbor-latch/core/trace/huntTest';
 import {

@@ -1,4 +1,4 @@
-import { shareGroups } from '../reference';
+import { shareGroups, type SharesKnown } from '../reference';
 import type { KnownEntry } from '../records';
 import { withShares, type FoundAlarm } from './alarm';
 import { closedRepairs, setPercents, storyOf } from './storyOf';
@@ -18,8 +18,8 @@ const alarm: FoundAlarm = {
   atMs: 0,
   entry: '',
 };
-const shares = (...known: Parameters<typeof withShares> extends [unknown, infer K] ? [K?] : never) =>
-  Object.fromEntries(withShares(alarm, ...known).causes.map(({ words, share }) => [words, share]));
+const shares = (known: SharesKnown) =>
+  Object.fromEntries(withShares(alarm, known).causes.map(({ words, share }) => [words, share]));
 
 let count = 0;
 const entry = (kind: string, daysAgo: number, body: object): KnownEntry =>

@@ -11,14 +11,10 @@ export function inBilge(ground: Ground, sets: readonly HuntSetting[]): HuntTest[
   const ways = joints.map((joint) => terminalsIn(ground, joint));
   const pumpEnds = pump ? terminalsIn(ground, pump) : [];
   const pairs: (readonly [TerminalRef, TerminalRef])[] = [
-    ...(pump
-      ? [
-          [
-            { part: pump.id, terminal: 'plus' },
-            { part: pump.id, terminal: 'minus' },
-          ] as const,
-        ]
-      : []),
+    // Every lead that may feed the pump against its negative.
+    ...pumpEnds
+      .filter(({ terminal }) => terminal !== 'minus')
+      .map((end) => [end, { part: end.part, terminal: 'minus' }] as const),
     ...ways.flatMap((ends) => ends.flatMap((one, at) => ends.slice(at + 1).map((other) => [one, other] as const))),
     ...floats.flatMap((float) => {
       const [one, other] = terminalsIn(ground, float);

@@ -1,7 +1,8 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import { z } from 'zod';
 import { decisionTree, type Tree } from './decisionTree';
-import { Hunt, type HuntOrder, type HuntReading } from './hunt';
+import { Hunt, type HuntOrder } from './hunt';
+import type { HuntReading } from './huntReading';
 import type { HuntAsked, HuntModel, PredictedTest } from './huntModel';
 
 /** A reading as a file or a command gives it. */
@@ -76,6 +77,8 @@ export interface Diagnosis {
     readonly minutes: number;
     readonly text: string;
     readonly expectedMinutes: number;
+    /** Read once already, against all else: it is read once more. */
+    readonly again: boolean;
     readonly outcomes: readonly {
       readonly reads: string;
       readonly share: number;
@@ -115,12 +118,13 @@ export function diagnose(
       because: because === null ? '' : becauseOf(hunt, readings[because]),
     })),
     other: state.other,
-    next: state.next.map(({ predicted: { test }, minutes, expected, leaves }) => ({
+    next: state.next.map(({ predicted: { test }, minutes, expected, leaves, again }) => ({
       test: test.id,
       place: test.place,
       minutes,
       text: test.text,
       expectedMinutes: expected,
+      again,
       outcomes: leaves.map(({ reads, share, repairs }) => ({
         reads,
         share,

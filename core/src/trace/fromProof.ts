@@ -1,6 +1,6 @@
 import type { ProveTest } from '../prove/proveTest';
 import { terminalName } from '../circuit';
-import type { HuntReading } from './hunt';
+import type { HuntReading } from './huntReading';
 import type { HuntTest, Reading } from './huntTest';
 
 /** A reading of a proof: which test, and what it read. */

@@ -1,6 +1,9 @@
-import { measureOhms, measureVolts, withFaults } from '../circuit';
+import { mapParts, measureOhms, measureVolts, solve, withFaults } from '../circuit';
+import { schemeKeys } from '../schemes';
+import { fusesBlownBy } from './blown';
 import { pulled, settingOf } from '../prove/ground';
-import { Hunt, JUSTIFIED, type HuntReading } from './hunt';
+import { Hunt, JUSTIFIED } from './hunt';
+import type { HuntReading } from './huntReading';
 import { assessedOf, chances, hunted, huntsOf, unlistedOf } from './hunts.fixture';
 import { huntModel, symptomsOf } from './huntModel';
 import { hypothesesOf } from './hypotheses';
@@ -149,21 +152,114 @@ describe('a hunt', () => {
   });
 });
 
+describe('before a repair is named', () => {
+  const read = (test: string, value: number | string): HuntReading => ({ kind: 'read', test, value });
+
+  it('what blew the fuse is looked at: that it is blown says nothing of the cause', () => {
+    const hunt = new Hunt(base, { symptom: 'fuse-blown', without: idsOf(base, 'blown-fuse') });
+    const { settled, next } = hunt.after([read('fuse-look-fuse', 'blown')]);
+    expect(settled).toBeNull();
+    expect(next[0]?.predicted.test.id).toMatch(/^(fuse-swap-fuse|strainer)$/);
+    const stuck = hunt.after([read('fuse-look-fuse', 'blown'), read('fuse-swap-fuse', 'far too much current')]);
+    expect(stuck.settled?.repair.code).toBe('pump:unjam');
+  });
+
+  it('nothing is called sound before what was complained of was tried', () => {
+    const hunt = new Hunt(base, { symptom: 'battery-flat', without: idsOf(base, 'weak-battery') });
+    const looked = read('look-auto-down', 'Running light dark, Pump standing');
+    const { settled, next } = hunt.after([looked]);
+    expect(settled).toBeNull();
+    expect(next[0]?.predicted.test.id).toMatch(/^volts-battery\./);
+    const full = hunt.after([looked, read(next[0]?.predicted.test.id ?? '', 12.7)]);
+    expect(full.settled?.repair.code).toBe('none');
+  });
+
+  it('a reading that speaks against all else is taken once more, and counts twice', () => {
+    const hunt = new Hunt(base, { symptom: 'auto-dead' });
+    const at = hunt.model.hypotheses.findIndex(({ id }) => id === 'worn-contact@float=50');
+    const sharp = (id: string) => read(id, hunt.test(id)?.readings[at] ?? '');
+    const good = ['across-float.a-float.b-auto-up', 'volts-switch.manual-auto-up', 'amps-auto-up'].map(sharp);
+    expect(hunt.after(good).settled?.repair.code).toBe('float:replace');
+    const wrong = read('tug-panel', 'Auto cable loose or green');
+    const odd = hunt.model.tests.some(({ test: { id } }) => id === 'tug-panel') ? wrong : sharp('tug-panel');
+    const once = hunt.after([...good, odd]);
+    expect(once.settled).toBeNull();
+    expect(once.next.map(({ predicted, again }) => [predicted.test.id, again])).toEqual([['tug-panel', true]]);
+    expect(hunt.after([...good, odd, sharp('tug-panel')]).settled?.repair.code).toBe('float:replace');
+    expect(hunt.after([...good, odd, odd]).settled).toBeNull();
+  });
+
+  it('what is wrong inside the pump shows in the volts at its own leads', () => {
+    const hunt = new Hunt(base, { symptom: 'light-only' });
+    const at = hunt.model.hypotheses.findIndex(({ id }) => id === 'winding-open@pump');
+    const { readings, state } = hunted(hunt, hunt, at, chances(11));
+    expect(state.settled?.repair.code).toBe('pump:replace');
+    expect(readings.some((one) => one.kind === 'read' && one.test.startsWith('across-pump.plus-pump.minus'))).toBe(
+      true,
+    );
+  });
+});
+
+describe('the fuse that a fault blows', () => {
+  it('is the one that its current goes through: a coil’s own, not the feed’s', () => {
+    const { netlist } = assessedOf('relay');
+    expect(fusesBlownBy(netlist, { code: 'shorted-to-negative', at: 'auto' })).toEqual(['coil-fuse']);
+    expect(fusesBlownBy(netlist, { code: 'rotor-locked', at: 'pump' })).toEqual(['fuse']);
+    expect(fusesBlownBy(netlist, { code: 'shorted-to-negative', at: 'negative' })).toEqual([]);
+  });
+
+  it('is none that the current stays under: a locked rotor below the rating, and just above it', () => {
+    const rated = (ratingA: number) =>
+      mapParts(base.netlist, (part) => (part.kind === 'fuse' ? { ...part, ratingA } : part));
+    const fault = { code: 'rotor-locked', at: 'pump' } as const;
+    const locked = solve(
+      withFaults(base.netlist, [fault]),
+      settingOf({ switches: { switch: 'manual' }, floats: { float: 'up' }, fusesOut: [] }),
+    );
+    const amps = Math.abs(locked.partA('fuse'));
+    // A fuse of another rating has another resistance: its own is left to it.
+    expect(amps).toBeGreaterThan(7.5);
+    expect(fusesBlownBy(rated(amps * 1.2), fault)).toEqual([]);
+    expect(fusesBlownBy(rated(amps * 0.8), fault)).toEqual(['fuse']);
+  });
+});
+
+/** The hypotheses of a kind of fault. */
+const idsOf = (assessed: typeof base, code: string) =>
+  hypothesesOf(assessed).flatMap(({ id }) => (id.split('@')[0] === code ? [id] : []));
+
+const schemes = process.env['SCHEMES'] === 'all' ? schemeKeys : (['three-way-float', 'backup-alarm'] as const);
+
 describe('many hunts with soft readings and two misreads in a hundred', () => {
   it('name the right repair first', () => {
     let [right, all] = [0, 0];
-    for (const scheme of ['three-way-float', 'backup-alarm']) {
+    for (const scheme of schemes) {
       const one = huntsOf(scheme, HUNTS, 17);
       right += one.right;
       all += one.all;
+      told(
+        `${scheme}: ${one.right} of ${one.all} first repairs right, ${(one.minutes / one.all).toFixed(1)} min a hunt`,
+      );
     }
     expect(all).toBeGreaterThan(80);
-    expect(right / all).toBeGreaterThanOrEqual(0.95);
-  }, 600_000);
+    expect(right / all).toBeGreaterThanOrEqual(0.97);
+  }, 3_600_000);
 
-  it('of faults that are not in the list name mostly no wrong repair', () => {
-    const { admitted, all } = unlistedOf('three-way-float', 1, 5);
+  it('of faults that are not in the list name no wrong repair in nine of ten', () => {
+    let [admitted, all] = [0, 0];
+    const schemesHere = process.env['SCHEMES'] === 'all' ? schemeKeys : (['three-way-float'] as const);
+    for (const scheme of schemesHere) {
+      const one = unlistedOf(scheme, 1, 5);
+      admitted += one.admitted;
+      all += one.all;
+      told(`${scheme}: ${one.admitted} of ${one.all} not in the list admitted; alike: ${one.alike.join(', ')}`);
+    }
     expect(all).toBeGreaterThan(50);
-    expect(admitted / all).toBeGreaterThanOrEqual(0.75);
-  }, 600_000);
+    expect(admitted / all).toBeGreaterThanOrEqual(0.9);
+  }, 3_600_000);
 });
+
+/** A line of a long drill. */
+function told(words: string): void {
+  if (process.env['SCHEMES'] === 'all') process.stdout.write(`${words}\n`);
+}

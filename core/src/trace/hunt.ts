@@ -1,27 +1,13 @@
+import type { HuntReading } from './huntReading';
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import { huntModel, type HuntAsked, type HuntModel, type PredictedTest } from './huntModel';
-import type { Hypothesis, Repair } from './hypothesis';
-import { START, type HuntPlace, type Reading } from './huntTest';
-import { ELSE_SHARE, flatDensity, likelihood, normalised } from './posterior';
+import { Beliefs, type Suspect } from './beliefs';
+import { Confirming } from './confirming';
+import type { Repair } from './hypothesis';
+import { START, type HuntPlace } from './huntTest';
 import { reduced } from './problem';
 import { ranked, textbookOrder } from './ranking';
 import { Search, type Left } from './search';
-
-/** Something that was read, seen, or tried. */
-export type HuntReading =
-  | { readonly kind: 'read'; readonly test: string; readonly value: Reading }
-  /** A test that cannot be done. */
-  | { readonly kind: 'cannot'; readonly test: string }
-  /** A repair that was made, and whether the symptom went. */
-  | { readonly kind: 'repaired'; readonly repair: string; readonly fixed: boolean };
-
-/** A hypothesis with what it is worth by now. */
-export interface Suspect {
-  readonly hypothesis: Hypothesis;
-  readonly share: number;
-  /** The reading that speaks for it most, by its place among them; null where none does. */
-  readonly because: number | null;
-}
 
 /** What is left where a test reads so. */
 export interface Leaves {
@@ -38,6 +24,8 @@ export interface NextTest {
   /** Minutes expected from here to a repair, where it is done next. */
   readonly expected: number;
   readonly leaves: readonly Leaves[];
+  /** Read once already, and against all else: it is read again. */
+  readonly again: boolean;
 }
 
 /** How a hunt stands. */
@@ -69,45 +57,38 @@ const SEARCHED_SHARE = 0.004;
 const UNLISTED_SHARE = 0.5;
 /** More than this left to what is not in the list, and no repair is named. */
 const OTHER_MOST = 0.1;
-/** A reading shows a fault where it is so many times likelier than in a sound circuit. */
-const DIRECT_FACTOR = 20;
-/** A test is worth doing for it where most of what is left would show. */
-const MOSTLY = 0.6;
-/** A repair that did not help was the right one all the same, badly made. */
-const BADLY_MADE = 0.002;
-
 /** How the next tests are chosen: by the search, or from the source outward whatever it costs. */
 export type HuntOrder = 'best' | 'textbook';
 
 /** A hunt: what is known after any readings, in whatever order they came. Taking one back is leaving it out. */
 export class Hunt {
   readonly model: HuntModel;
-  private readonly byId: ReadonlyMap<string, PredictedTest>;
+  private readonly beliefs: Beliefs;
+  private readonly confirming: Confirming;
 
   constructor(assessed: AssessedPump | AssessedAlarm, asked: HuntAsked) {
     this.model = huntModel(assessed, asked);
-    this.byId = new Map(this.model.tests.map((one) => [one.test.id, one]));
+    this.beliefs = new Beliefs(this.model);
+    this.confirming = new Confirming(this.model, this.beliefs);
   }
 
   /** A test by its id; null where there is none that tells anything. */
   test(id: string): PredictedTest | null {
-    return this.byId.get(id) ?? null;
+    return this.beliefs.test(id);
   }
 
   /** How it stands after some readings. @param many how many next tests are told with what they leave */
   after(readings: readonly HuntReading[], order: HuntOrder = 'best', many = 3): HuntState {
     const { hypotheses, problem } = this.model;
-    const shares = this.shares(readings);
+    const shares = this.beliefs.shares(readings);
     const other = shares[hypotheses.length] ?? 0;
     const listed = 1 - other;
     const place = this.placeAfter(readings);
-    const repairs = this.repairsOf(shares);
+    const repairs = this.beliefs.repairs(shares);
     const [first] = repairs;
     const sole = first && first.share >= JUSTIFIED * listed ? first : null;
-    // What is named because all else in the list is out must show itself, where anything shows it.
-    const shown = sole !== null && this.shown(readings, sole.repair.code, shares);
     const out = new Set(readings.flatMap((one) => (one.kind === 'repaired' ? [] : [one.test])));
-    const confirming = sole && !shown ? this.confirming(shares, sole.repair.code, out, place) : null;
+    const confirming = sole && this.confirming.next(readings, sole.repair.code, shares, out, place);
     const settled = sole && other <= OTHER_MOST && confirming === null ? sole : null;
     const kept =
       readings.length === 0 ? hypotheses.map((_one, at) => at) : keptOf(shares.slice(0, hypotheses.length), listed);
@@ -136,10 +117,10 @@ export class Hunt {
           ? []
           : [textbook.test]
         : ranked(search, all, place, best.test, many);
-    const confirmed = confirming ? [this.told(confirming, place, kept, shares)] : [];
+    const confirmed = confirming ? [this.told(confirming, place, kept, shares, out.has(confirming.test.id))] : [];
     return {
       place,
-      suspects: this.suspects(readings, shares),
+      suspects: this.beliefs.suspects(readings, shares),
       other,
       repairs,
       settled,
@@ -149,7 +130,7 @@ export class Hunt {
         ? confirmed
         : chosen.flatMap((at): NextTest[] => {
             const test = parted.tests[at];
-            const predicted = test && this.byId.get(test.id);
+            const predicted = test && this.test(test.id);
             if (!predicted) return [];
             return [{ ...this.told(predicted, place, kept, shares), expected: search.withFirst(at, all, place) }];
           }),
@@ -158,154 +139,25 @@ export class Hunt {
     };
   }
 
-  /** Shares of every hypothesis and, last, of something else: Bayes in logs, so that the order of readings is of no matter. */
-  private shares(readings: readonly HuntReading[]): number[] {
-    const { hypotheses } = this.model;
-    const logs = hypotheses.map(({ share }) => Math.log(share * (1 - ELSE_SHARE)));
-    let other = Math.log(ELSE_SHARE);
-    for (const one of readings) {
-      if (one.kind === 'repaired') {
-        hypotheses.forEach(({ repair }, at) => {
-          const helped = repair.code === one.repair ? 1 - BADLY_MADE : BADLY_MADE;
-          logs[at] = (logs[at] ?? 0) + Math.log(one.fixed ? helped : 1 - helped);
-        });
-        other += Math.log(one.fixed ? BADLY_MADE : 1 - BADLY_MADE);
-        continue;
-      }
-      const predicted = one.kind === 'read' ? this.byId.get(one.test) : undefined;
-      if (!predicted || one.kind !== 'read') continue;
-      const words = new Set(predicted.readings.filter((each) => typeof each === 'string')).size + 1;
-      const each = hypotheses.map((_one, at) =>
-        likelihood(predicted.test, predicted.readings[at] ?? '', one.value, words),
-      );
-      each.forEach((value, at) => (logs[at] = (logs[at] ?? 0) + Math.log(value)));
-      other += Math.log(this.otherwise(predicted, each, one.value, words));
-    }
-    return normalised([...logs, other]);
-  }
-
-  /**
-   * How likely a reading is where it is something that is not in the list: half as of a fault like those of the list, half
-   * anything. So a fault that is named because all others are out must show itself too.
-   */
-  private otherwise({ test }: PredictedTest, each: readonly number[], value: Reading, words: number): number {
-    const mean = this.model.hypotheses.reduce((sum, { share }, at) => sum + share * (each[at] ?? 0), 0);
-    return (mean + flatDensity(test, value, words)) / 2;
-  }
-
-  /** Whether a test looks at what a hypothesis says is wrong, and not at what comes of it elsewhere. */
-  private isLocal({ test: { id, between } }: PredictedTest, at: number): boolean {
-    const one = this.model.hypotheses[at];
-    if (!one) return false;
-    const [red, black] = between ?? [];
-    // A blown fuse shows that something blew it, not what.
-    if (id.startsWith('fuse-look') && one.faults.length > 1) return false;
-    return id in one.shows || (red !== undefined && red.part === black?.part && one.at.includes(red.part));
-  }
-
-  /** By how much a reading is likelier under a hypothesis than in the sound circuit. */
-  private overSound(predicted: PredictedTest, value: Reading, at: number): number {
-    const words = predicted.classes.length + 1;
-    const under = (one: number) => likelihood(predicted.test, predicted.readings[one] ?? '', value, words);
-    const { hypotheses } = this.model;
-    const sound = hypotheses.findIndex(({ id }) => id === 'sound');
-    return sound < 0 ? 1 : under(at) / under(sound);
-  }
-
-  /** The share of a repair's hypotheses for which something holds. */
-  private shareOf(repair: string, shares: readonly number[], holds: (at: number) => boolean): number {
-    let [all, those] = [0, 0];
-    this.model.hypotheses.forEach(({ repair: { code } }, at) => {
-      if (code !== repair) return;
-      all += shares[at] ?? 0;
-      if (holds(at)) those += shares[at] ?? 0;
-    });
-    return all > 0 ? those / all : 0;
-  }
-
-  /** Whether some reading shows a fault where it is. */
-  private shown(readings: readonly HuntReading[], repair: string, shares: readonly number[]): boolean {
-    return readings.some((one) => {
-      const predicted = one.kind === 'read' ? this.byId.get(one.test) : undefined;
-      if (!predicted || one.kind !== 'read') return false;
-      const shows = (at: number) =>
-        this.isLocal(predicted, at) && this.overSound(predicted, one.value, at) >= DIRECT_FACTOR;
-      return this.shareOf(repair, shares, shows) > MOSTLY;
-    });
-  }
-
-  /** The cheapest test that would show a fault where it is; null where there is none left. */
-  private confirming(
-    shares: readonly number[],
-    repair: string,
-    out: ReadonlySet<string>,
-    from: HuntPlace,
-  ): PredictedTest | null {
-    const { tests, problem } = this.model;
-    let best: PredictedTest | null = null;
-    let least = Infinity;
-    for (const one of tests) {
-      const minutes = one.test.minutes + problem.travel[from][one.test.place];
-      if (out.has(one.test.id) || minutes >= least) continue;
-      const shows = (at: number) =>
-        this.isLocal(one, at) && this.overSound(one, one.readings[at] ?? '', at) >= DIRECT_FACTOR;
-      if (this.shareOf(repair, shares, shows) > MOSTLY) [best, least] = [one, minutes];
-    }
-    return best;
-  }
-
   private placeAfter(readings: readonly HuntReading[]): HuntPlace {
     const places = readings.flatMap((one) => {
-      const test = one.kind === 'read' ? this.byId.get(one.test)?.test : undefined;
+      const test = one.kind === 'read' ? this.test(one.test)?.test : undefined;
       return test ? [test.place] : [];
     });
     return places[places.length - 1] ?? START;
   }
 
   /** A test that may come next, from a place. */
-  private told(predicted: PredictedTest, from: HuntPlace, kept: Left, shares: readonly number[]): NextTest {
+  private told(
+    predicted: PredictedTest,
+    from: HuntPlace,
+    kept: Left,
+    shares: readonly number[],
+    again = false,
+  ): NextTest {
     const { minutes, place } = predicted.test;
     const price = minutes + this.model.problem.travel[from][place];
-    return { predicted, minutes: price, expected: price, leaves: this.leaves(predicted, kept, shares) };
-  }
-
-  private repairsOf(shares: readonly number[]): { repair: Repair; share: number }[] {
-    const byCode = new Map<string, { repair: Repair; share: number }>();
-    this.model.hypotheses.forEach(({ repair }, at) => {
-      const before = byCode.get(repair.code);
-      byCode.set(repair.code, { repair, share: (before?.share ?? 0) + (shares[at] ?? 0) });
-    });
-    return [...byCode.values()].sort((a, b) => b.share - a.share);
-  }
-
-  private suspects(readings: readonly HuntReading[], shares: readonly number[]): Suspect[] {
-    return this.model.hypotheses
-      .map((hypothesis, at): Suspect => ({
-        hypothesis,
-        share: shares[at] ?? 0,
-        because: this.because(readings, at, shares),
-      }))
-      .sort((a, b) => b.share - a.share);
-  }
-
-  /** The reading by which a hypothesis gained most against all others. */
-  private because(readings: readonly HuntReading[], at: number, shares: readonly number[]): number | null {
-    let best: number | null = null;
-    let most = 1.2;
-    readings.forEach((one, place) => {
-      const predicted = one.kind === 'read' ? this.byId.get(one.test) : undefined;
-      if (!predicted || one.kind !== 'read') return;
-      const words = predicted.classes.length + 1;
-      const own = likelihood(predicted.test, predicted.readings[at] ?? '', one.value, words);
-      const mean = this.model.hypotheses.reduce(
-        (sum, { share }, each) =>
-          sum + share * likelihood(predicted.test, predicted.readings[each] ?? '', one.value, words),
-        0,
-      );
-      const gain = own / mean;
-      if (gain > most && (shares[at] ?? 0) > 0.001) [best, most] = [place, gain];
-    });
-    return best;
+    return { predicted, minutes: price, expected: price, leaves: this.leaves(predicted, kept, shares), again };
   }
 
   private leaves({ classes, answers }: PredictedTest, kept: Left, shares: readonly number[]): Leaves[] {

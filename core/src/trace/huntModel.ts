@@ -38,6 +38,8 @@ export interface PredictedTest {
   readonly classes: readonly OutcomeClass[];
   /** The class of each hypothesis. */
   readonly answers: readonly number[];
+  /** How many different words it may read, one that nobody thought of among them. */
+  readonly said: number;
 }
 
 /** Everything a hunt goes by: what may be wrong, what can be asked, and what that would read. */
@@ -45,6 +47,8 @@ export interface HuntModel {
   readonly ground: Ground;
   readonly hypotheses: readonly Hypothesis[];
   readonly tests: readonly PredictedTest[];
+  /** For each thing by which it is tried whether the symptom is there, the ids of the tests that do so. */
+  readonly trials: readonly ReadonlySet<string>[];
   readonly problem: Problem;
 }
 
@@ -76,12 +80,18 @@ export function huntModel(assessed: AssessedPump | AssessedAlarm, asked: HuntAsk
   const tests = candidates.flatMap((test): PredictedTest[] => {
     const readings = hypotheses.map((one) => predictions.reading(one, test));
     const { classes, of } = classesOf(test, readings);
-    return classes.length < 2 ? [] : [{ test, readings, classes, answers: of }];
+    return classes.length < 2
+      ? []
+      : [{ test, readings, classes, answers: of, said: classes.filter(({ said }) => said !== null).length + 1 }];
   });
   return {
     ground,
     hypotheses,
     tests,
+    trials: symptoms
+      .triedBy(symptom)
+      .map((tries) => new Set(tests.flatMap(({ test }) => (tries(test) ? [test.id] : []))))
+      .filter(({ size }) => size > 0),
     problem: {
       start: START,
       travel: travelMinutes(access),

@@ -35,6 +35,27 @@ describe('a hunt as its entries have it', () => {
     ]);
   });
 
+  it('keeps a reading that was asked for once more beside the first', () => {
+    const now = huntNow(
+      [
+        begun('a'),
+        read('1', 'a', 'volts', { value: 12, unit: 'V' }),
+        entryOf('2', 'traceReading', {
+          hunt: 'a',
+          test: 'volts',
+          words: '',
+          read: { value: 3, unit: 'V' },
+          again: true,
+        }),
+      ],
+      'main',
+    );
+    expect(now?.readings.map(({ reading }) => reading)).toEqual([
+      { kind: 'read', test: 'volts', value: 12 },
+      { kind: 'read', test: 'volts', value: 3, again: true },
+    ]);
+  });
+
   it('is none once it is ended, and none of another circuit', () => {
     const ended = entryOf('z', 'traceEnded', { hunt: 'a', repair: 'Remake J1', group: 'splice-float' });
     expect(huntNow([begun('a'), ended], 'main')).toBeNull();

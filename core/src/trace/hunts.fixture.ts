@@ -1,6 +1,7 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import { assessedIn, jobWith } from '../build/build.fixture';
-import { Hunt, type HuntOrder, type HuntReading } from './hunt';
+import { Hunt, type HuntOrder } from './hunt';
+import type { HuntReading } from './huntReading';
 import { symptomsOf, type PredictedTest } from './huntModel';
 import type { Reading } from './huntTest';
 import { spreadOf } from './predictions';
@@ -125,7 +126,7 @@ export function unlistedOf(scheme: string, each: number, seed: number) {
       }
     }
   }
-  return { admitted, all, alike: [...alike] };
+  return { admitted, all, alike: [...alike].sort() };
 }
 
 const kindOf = (id: string) => id.split('@')[0] ?? id;

@@ -1,4 +1,5 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
+import { fusesBlownBy } from './blown';
 import type { Hypothesis } from './hypothesis';
 import type { Candidate, FaultGround } from './making';
 import { ofPart } from './partFaults';
@@ -23,6 +24,7 @@ export function hypothesesOf(assessed: AssessedPump | AssessedAlarm, known: Shar
     netlist,
     nameOf: (id) => names.get(id) ?? id,
     bandOf: (part) => bands.get(part) ?? 'bilge',
+    blownBy: (fault) => fusesBlownBy(netlist, fault),
   };
   const singles = [
     ...netlist.parts.flatMap((part) => ofPart(ground, part)),

@@ -14,6 +14,8 @@ export interface FaultGround {
   readonly netlist: Netlist;
   readonly nameOf: (id: string) => string;
   readonly bandOf: (part: string) => 'source' | 'panel' | 'bilge';
+  /** The fuses that a fault blows. */
+  readonly blownBy: (fault: PlantedFault) => readonly string[];
 }
 
 const idOf = ({ code, at, degree }: PlantedFault) => `${code}@${at}${degree === undefined ? '' : `=${degree}`}`;

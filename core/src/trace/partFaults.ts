@@ -45,21 +45,23 @@ export function ofPart(ground: FaultGround, part: Part): Candidate[] {
           repair: repairOf(`${id}:new`, `A new ${name.toLowerCase()} of the same rating`, true),
           shows: { [`fuse-look-${id}`]: 'blown', [`fuse-swap-${id}`]: 'holds' },
         }),
-        ...pumpsOf(netlist).flatMap((pump) =>
-          made(ground, {
-            code: 'blown-fuse',
-            at: id,
-            group: 'fuse',
-            repair: freePump(pump),
-            with: [{ code: 'rotor-locked', at: pump }],
-            where: [id, pump],
-            shows: {
-              [`fuse-look-${id}`]: 'blown',
-              [`fuse-swap-${id}`]: 'far too much current',
-              strainer: 'stuck fast',
-            },
-          }),
-        ),
+        ...pumpsOf(netlist)
+          .filter((pump) => ground.blownBy({ code: 'rotor-locked', at: pump }).includes(id))
+          .flatMap((pump) =>
+            made(ground, {
+              code: 'blown-fuse',
+              at: id,
+              group: 'fuse',
+              repair: freePump(pump),
+              with: [{ code: 'rotor-locked', at: pump }],
+              where: [id, pump],
+              shows: {
+                [`fuse-look-${id}`]: 'blown',
+                [`fuse-swap-${id}`]: 'far too much current',
+                strainer: 'stuck fast',
+              },
+            }),
+          ),
         ...made(ground, {
           code: 'holder-corroded',
           at: id,

@@ -40,10 +40,26 @@ export function likelihood(test: HuntTest, predicted: Reading, read: Reading, wo
   return ((1 - MISREAD) * 2 * Math.exp(-0.5 * off * off)) / (ROOT_2_PI * (below + above)) + flat;
 }
 
+/** Further off than so many standard deviations a figure speaks against what was predicted. */
+const AGAINST = 3;
+
+/** Whether a reading is not what was predicted, or read before. */
+export function isOff(test: HuntTest, predicted: Reading, value: Reading): boolean {
+  if (typeof predicted === 'string' || typeof value === 'string') return predicted !== value;
+  const { below, above } = spreadOf(test, predicted);
+  return value < predicted ? predicted - value > AGAINST * below : value - predicted > AGAINST * above;
+}
+
 /** Weights in logs, as shares that sum to one. */
 export function normalised(logs: readonly number[]): number[] {
   const most = Math.max(...logs);
   const weights = logs.map((log) => Math.exp(log - most));
   const sum = weights.reduce((total, one) => total + one, 0);
   return weights.map((one) => one / sum);
+}
+
+/** The log of a sum of weights that are given in logs. */
+export function logOfSum(logs: readonly number[]): number {
+  const most = Math.max(...logs);
+  return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
 }

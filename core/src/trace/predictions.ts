@@ -41,7 +41,8 @@ const perceived: Readonly<Partial<Record<Doing, string>>> = {
   silent: 'silent',
 };
 
-const UNSTEADY = 'on and off';
+/** What comes and goes. */
+export const UNSTEADY = 'on and off';
 
 /** What every test reads under every hypothesis: one solve for each hypothesis and setting, with the meter’s own load. */
 export class Predictions {

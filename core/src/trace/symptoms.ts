@@ -1,6 +1,6 @@
 import type { FloatPosition } from '../circuit';
 import { positionsFor, type Ground } from '../prove/ground';
-import { positionsOf } from '../circuit';
+import { positionsOf, type SwitchPosition } from '../circuit';
 import type { Hypothesis } from './hypothesis';
 import type { HuntTest } from './huntTest';
 import { Predictions } from './predictions';
@@ -14,12 +14,17 @@ interface Behaviour {
   readonly blown: boolean;
 }
 
+/** A way to see whether a symptom is there. */
+type Tried = SwitchPosition | null | 'outlet' | 'fuse' | 'battery volts';
+
 /** What somebody comes with. */
 interface SymptomKind {
   readonly text: string;
   /** How the water stands when it shows. */
   readonly water: FloatPosition;
   readonly shows: (behaviour: Behaviour, how: How) => boolean;
+  /** What is tried to see whether it is so, all of it: a look with the lever in a position, or something else. */
+  readonly triedBy: (how: How) => readonly Tried[];
 }
 
 /** By which positions this circuit is run by hand and by itself. */
@@ -42,49 +47,58 @@ export const symptomKinds = {
   'both-dead': {
     text: 'Nothing runs, neither by hand nor by itself',
     water: 'up',
+    triedBy: ({ hand, auto }) => [hand, auto],
     shows: (b, how) =>
       how.pump && !runs(byItself(b, how, 'up')) && !runs(byHand(b, how) ?? '') && !hums(byHand(b, how) ?? ''),
   },
   'auto-dead': {
     text: 'By hand it runs, by itself it does not',
     water: 'up',
+    triedBy: ({ auto }) => [auto],
     shows: (b, how) => how.hand !== null && how.pump && runs(byHand(b, how) ?? '') && !runs(byItself(b, how, 'up')),
   },
   'manual-dead': {
     text: 'By itself it runs, by hand it does not',
     water: 'up',
+    triedBy: ({ hand }) => [hand],
     shows: (b, how) => how.hand !== null && !runs(byHand(b, how) ?? '') && runs(byItself(b, how, 'up')),
   },
   'never-stops': {
     text: 'It does not stop when the water is gone',
     water: 'down',
+    triedBy: ({ auto }) => [auto],
     shows: (b, how) => how.auto !== null && runs(byItself(b, how, 'down')),
   },
   'runs-off': {
     text: 'It runs with the lever at off',
     water: 'down',
+    triedBy: ({ off }) => [off],
     shows: (b, how) =>
       how.off !== null && how.auto !== 'off' && (runs(b.seen('off', 'down')) || runs(b.seen('off', 'up'))),
   },
   'no-water': {
     text: 'The pump runs, and little or no water comes',
     water: 'up',
+    triedBy: () => ['outlet'],
     shows: (b, how) => (runs(byHand(b, how) ?? '') || runs(byItself(b, how, 'up'))) && b.outlet !== 'a full stream',
   },
   weak: {
     text: 'It runs slowly',
     water: 'up',
+    triedBy: ({ hand, auto }) => [hand, auto],
     shows: (b, how) => /running slowly/.test(`${byHand(b, how) ?? ''} ${byItself(b, how, 'up')}`),
   },
   hums: {
     text: 'It hums and does not turn',
     water: 'up',
+    triedBy: ({ hand, auto }) => [hand, auto],
     shows: (b, how) => hums(byHand(b, how) ?? '') || hums(byItself(b, how, 'up')),
   },
-  'fuse-blown': { text: 'The fuse is blown', water: 'up', shows: ({ blown }) => blown },
+  'fuse-blown': { text: 'The fuse is blown', water: 'up', triedBy: () => ['fuse'], shows: ({ blown }) => blown },
   'light-dead': {
     text: 'The pump runs, its light stays dark',
     water: 'up',
+    triedBy: ({ hand, auto }) => [hand ?? auto],
     shows: (b, how) => {
       const seen = byHand(b, how) ?? byItself(b, how, 'up');
       return runs(seen) && /\bdark\b/.test(seen);
@@ -93,6 +107,7 @@ export const symptomKinds = {
   'light-only': {
     text: 'The light is on, the pump does not run',
     water: 'up',
+    triedBy: ({ hand, auto }) => [hand ?? auto],
     shows: (b, how) => {
       const seen = byHand(b, how) ?? byItself(b, how, 'up');
       return lit(seen) && !runs(seen) && !hums(seen);
@@ -101,16 +116,19 @@ export const symptomKinds = {
   'alarm-silent': {
     text: 'The water is high and the alarm is silent',
     water: 'up',
+    triedBy: ({ auto }) => [auto],
     shows: (b, how) => !sounds(byItself(b, how, 'up')) && /alarm/i.test(byItself(b, how, 'up')),
   },
   'alarm-always': {
     text: 'The alarm sounds though the bilge is dry',
     water: 'down',
+    triedBy: ({ auto }) => [auto],
     shows: (b, how) => sounds(byItself(b, how, 'down')),
   },
   'battery-flat': {
     text: 'The battery was flat',
     water: 'down',
+    triedBy: ({ auto }) => ['battery volts', auto],
     shows: (b, how) => b.battery < FLAT_V || (how.auto !== null && runs(byItself(b, how, 'down'))),
   },
 } as const satisfies Readonly<Record<string, SymptomKind>>;
@@ -159,6 +177,19 @@ export class Symptoms {
   shows(hypothesis: Hypothesis, code: SymptomCode): boolean {
     const kind: SymptomKind = symptomKinds[code];
     return kind.shows(this.behaviour(hypothesis), this.how);
+  }
+
+  /** For each thing that is tried to see whether a symptom is there, whether a test does so. */
+  triedBy(code: SymptomCode): ((test: HuntTest) => boolean)[] {
+    const kind: SymptomKind = symptomKinds[code];
+    const batteries = this.ground.netlist.parts.flatMap((part) => (part.kind === 'battery' ? [part.id] : []));
+    return kind.triedBy(this.how).map((tried) => {
+      if (tried === 'outlet') return ({ reads }) => reads.kind === 'outlet';
+      if (tried === 'fuse') return ({ id }) => id.startsWith('fuse-look');
+      if (tried === 'battery volts') return ({ between }) => batteries.includes(between?.[0].part ?? '');
+      const set = JSON.stringify(positionsFor(this.ground, kind.water, tried));
+      return ({ reads, byHand, set: own }) => reads.kind === 'seen' && !byHand && JSON.stringify(own) === set;
+    });
   }
 
   private behaviour(hypothesis: Hypothesis): Behaviour {

@@ -48,6 +48,12 @@ const none: Positions = { switches: {}, floats: {}, fusesOut: [] };
 export const wet = (ground: Ground, lifted: FloatPosition, water: WaterStands) =>
   ground.floats.length > 0 && lifted !== water ? huntMinutes.bucket : 0;
 
+/** What is done about the water before such a test, as a sentence begins; empty where it stands as it should. */
+export const wetWords = (ground: Ground, lifted: FloatPosition, water: WaterStands): string => {
+  if (wet(ground, lifted, water) === 0) return '';
+  return lifted === 'up' ? 'First pour water in until it switches. ' : 'First bail the well until it switches off. ';
+};
+
 /** Something that is looked at, or tried by hand. */
 export const shown = (
   id: string,
@@ -94,7 +100,7 @@ export function pointTests(
         id: `volts-${terminalName(terminal)}-${key}`,
         place,
         minutes: huntMinutes.volts + wet(ground, lifted, water),
-        text: `Fuse in, ${words}: volts at ${pointWords(ground, terminal)}, against ${pointWords(ground, plan.ground)}.`,
+        text: `${wetWords(ground, lifted, water)}Fuse in, ${words}: volts at ${pointWords(ground, terminal)}, against ${pointWords(ground, plan.ground)}.`,
         instrument: 'voltmeter',
         set: positions,
         byHand: false,
@@ -128,7 +134,7 @@ export function acrossTests(
       id: `across-${between.map(terminalName).join('-')}-${key}`,
       place: bandOf(ground, between[0].part),
       minutes: huntMinutes.volts + wet(ground, lifted, water),
-      text: `Fuse in, ${words}: volts from ${pointWords(ground, between[0])} to ${pointWords(ground, between[1])}.`,
+      text: `${wetWords(ground, lifted, water)}Fuse in, ${words}: volts from ${pointWords(ground, between[0])} to ${pointWords(ground, between[1])}.`,
       instrument: 'voltmeter',
       set: positions,
       byHand: false,

@@ -4,7 +4,8 @@ import { becauseOf } from './diagnose';
 import { proveTests } from '../prove/proveTests';
 import type { ProveTest } from '../prove/proveTest';
 import { fromProof, type ProofReading } from './fromProof';
-import { Hunt, type HuntOrder, type HuntReading, type NextTest } from './hunt';
+import { Hunt, type HuntOrder, type NextTest } from './hunt';
+import type { HuntReading } from './huntReading';
 import type { HuntAsked } from './huntModel';
 import type { HuntInstrument, HuntPlace } from './huntTest';
 import type { Repair } from './hypothesis';
@@ -21,6 +22,8 @@ export interface AskedTest {
   readonly unit: 'V' | 'A' | 'Ω' | null;
   readonly minutes: number;
   readonly expectedMinutes: number;
+  /** It was read once, against all else: it is read once more. */
+  readonly again: boolean;
   readonly answers: readonly {
     readonly words: string;
     /** What is taken as read where this is touched: a figure of the class, or its words. */
@@ -80,7 +83,7 @@ export class Tracer {
   /** How the hunt stands after some readings. Those of tests that tell nothing here any more are left aside. */
   after(own: readonly HuntReading[], order: HuntOrder = 'best', proof: readonly ProofReading[] = []): Tracing {
     const { hunt } = this;
-    const read = new Set(own.flatMap((one) => (one.kind === 'read' ? [one.test] : [])));
+    const read = new Set(own.flatMap((one) => (one.kind === 'read' && !one.again ? [one.test] : [])));
     const carried = fromProof(
       hunt.model.tests.map(({ test }) => test),
       this.proof,
@@ -128,7 +131,7 @@ export class Tracer {
   }
 }
 
-function askedTest({ predicted, minutes, expected, leaves }: NextTest): AskedTest {
+function askedTest({ predicted, minutes, expected, leaves, again }: NextTest): AskedTest {
   const { test, classes } = predicted;
   const { reads } = test;
   return {
@@ -140,6 +143,7 @@ function askedTest({ predicted, minutes, expected, leaves }: NextTest): AskedTes
     unit: reads.kind === 'volts' ? 'V' : reads.kind === 'amps' ? 'A' : reads.kind === 'ohms' ? 'Ω' : null,
     minutes,
     expectedMinutes: expected,
+    again,
     answers: leaves.flatMap(({ reads: words, share, repairs }) => {
       const found = classes.find((one) => one.words === words);
       if (!found) return [];

@@ -10,7 +10,6 @@ export function ofConductors(ground: FaultGround): Candidate[] {
   const { netlist, nameOf, bandOf, plan } = ground;
   const kindOf = (id: string) => netlist.parts.find((part) => part.id === id)?.kind;
   const duties = new Map(plan.conductors.map(({ id, duty }) => [id, duty]));
-  const fuse = netlist.parts.find(({ kind }) => kind === 'fuse')?.id;
   return netlist.conductors.flatMap(({ id, from, to }) => {
     const dry = [from, to].filter(({ part }) => bandOf(part) !== 'bilge' && kindOf(part) !== 'joint');
     const wet = [from, to].some(({ part }) => bandOf(part) === 'bilge');
@@ -22,7 +21,7 @@ export function ofConductors(ground: FaultGround): Candidate[] {
     const [first] = dry;
     const shows = first ? { [`tug-${bandOf(first.part)}`]: `${nameOf(id)} loose or green` } : {};
     const positive = ![from, to].some((end) => end.part === 'bus' || end.terminal === 'minus');
-    const laid = wet && dry.length > 0;
+    const laid = wet && [from, to].some(({ part }) => bandOf(part) !== 'bilge');
     const chafed = { 'cable-look': `${nameOf(id)} chafed` };
     return [
       ...(dry.length > 0
@@ -36,17 +35,17 @@ export function ofConductors(ground: FaultGround): Candidate[] {
           ]
         : []),
       ...(laid ? made(ground, { code: 'open', at: id, group: 'broken', repair: cable, shows: chafed }) : []),
-      ...(laid && positive && fuse !== undefined
-        ? made(ground, {
-            code: 'shorted-to-negative',
-            at: id,
-            group: 'shorted',
-            repair: cable,
-            with: [{ code: 'blown-fuse', at: fuse }],
-            where: [id, fuse],
-            shows: { ...chafed, [`fuse-look-${fuse}`]: 'blown', [`fuse-swap-${fuse}`]: 'blows again' },
-          })
-        : []),
+      ...(laid && positive ? ground.blownBy({ code: 'shorted-to-negative', at: id }) : []).flatMap((fuse) =>
+        made(ground, {
+          code: 'shorted-to-negative',
+          at: id,
+          group: 'shorted',
+          repair: cable,
+          with: [{ code: 'blown-fuse', at: fuse }],
+          where: [id, fuse],
+          shows: { ...chafed, [`fuse-look-${fuse}`]: 'blown', [`fuse-swap-${fuse}`]: 'blows again' },
+        }),
+      ),
     ];
   });
 }

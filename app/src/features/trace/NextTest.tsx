@@ -40,6 +40,12 @@ export function NextTest({
         kind="small"
         muted
       >{`${placeWords[test.place]} · ${test.instrument} · ${minutesWords(test.minutes)} with the way`}</Words>
+      {test.again ? (
+        <Words kind="small" color={palette.caution}>
+          Once more: what it read fits nothing else that was read. If it reads the same again, it counts twice; if not,
+          the second counts.
+        </Words>
+      ) : null}
       <Words kind="heading" level={2}>
         {test.text}
       </Words>

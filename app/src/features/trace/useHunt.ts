@@ -53,8 +53,17 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
   const told = useTracing(asked);
   const takeBack = (entry: string) => void record('withdrawn', circuit, { entry });
   const hunt = now?.begun.id ?? '';
-  const noted = async (test: Pick<AskedTest, 'id' | 'text'>, read: Answer | { cannot: true } | { fixed: boolean }) => {
-    const row = await record('traceReading', circuit, { hunt, test: test.id, words: test.text, read });
+  const noted = async (
+    test: Pick<AskedTest, 'id' | 'text'> & { readonly again?: boolean },
+    read: Answer | { cannot: true } | { fixed: boolean },
+  ) => {
+    const row = await record('traceReading', circuit, {
+      hunt,
+      test: test.id,
+      words: test.text,
+      read,
+      ...(test.again ? { again: true as const } : {}),
+    });
     return row.id;
   };
   return {

@@ -9,6 +9,7 @@ export const traceReading = kindOf(
     hunt: entryId,
     test: z.string().min(1).max(200).describe('The test, or the repair that was made.'),
     words: words.describe('It as it was asked.'),
+    again: z.literal(true).optional().describe('Read once more, since it spoke against all else: both count.'),
     read: z.union([
       z.strictObject({ value: z.number(), unit: z.enum(['V', 'A', 'Ω']) }),
       z.strictObject({ said: words }),
