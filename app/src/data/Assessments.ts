@@ -6,32 +6,28 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { replaceEqualDeep } from '@tanstack/react-query';
-import type { PostsFound } from '@harbor-latch/core/trace/posts';
 import type { YardOrder } from '@harbor-latch/core/build/openJobs';
 import type { CircuitAlarm } from '@harbor-latch/core/log/boatAlarms';
-import type { Symptom } from '@harbor-latch/core/trace/symptoms';
-import type { HuntPlace } from '@harbor-latch/core/trace/huntTest';
-import type { PracticeBoat, PracticeReading } from '@harbor-latch/core/trace/practice';
-import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import type { Told } from '@harbor-latch/core/log/alarm';
 import type { Proving } from '@harbor-latch/core/prove/proving';
 import type {
   AskedBuilding,
   AskedJob,
   AskedOrder,
-  AskedPosts,
   AskedProving,
   AskedTouched,
   AskedAlarms,
-  AskedPractice,
-  AskedTracing,
-  Played,
-  PracticeEnd,
   AskedTrends,
   Fixes,
   SentAssessment,
 } from '../workers/assessWork';
+import type { TraceWork } from '../workers/traceWork';
 import { Answers } from './Answers';
+
+/** What is asked of hunts, answered later. */
+export type TraceAsker = {
+  readonly [K in keyof TraceWork]: (...asked: Parameters<TraceWork[K]>) => Promise<ReturnType<TraceWork[K]>>;
+};
 
 /** Who assesses jobs, mostly in a worker. */
 export interface AssessAsker {
@@ -42,16 +38,11 @@ export interface AssessAsker {
   verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null>;
   building(asked: AskedBuilding): Promise<Building | null>;
   yardOrder(asked: AskedOrder): Promise<YardOrder>;
-  posts(asked: AskedPosts): Promise<PostsFound>;
   proving(asked: AskedProving): Promise<Proving | null>;
   touched(asked: AskedTouched): Promise<readonly string[]>;
   trends(asked: AskedTrends): Promise<Told>;
   alarms(asked: AskedAlarms): Promise<readonly CircuitAlarm[]>;
-  symptoms(asked: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): Promise<readonly Symptom[]>;
-  tracing(asked: AskedTracing): Promise<Tracing | null>;
-  practiceBoat(asked: AskedPractice): Promise<PracticeBoat>;
-  practiceRead(asked: AskedPractice, test: string, turn: number, from: HuntPlace): Promise<PracticeReading | null>;
-  practiceResult(asked: AskedPractice, repair: string, played: Played): Promise<PracticeEnd>;
+  readonly trace: TraceAsker;
 }
 
 /** An assessment as this device holds it: under which number each circuit was sent. */
@@ -111,11 +102,6 @@ export class Assessments {
     return this.later(`building ${asked.job.boat.id} ${asked.circuitId}`, () => this.asker.building(asked));
   }
 
-  /** Which post of a panel is which. */
-  posts(asked: AskedPosts): Promise<PostsFound> {
-    return this.later('posts', () => this.asker.posts(asked));
-  }
-
   /** The tests of a circuit in a phase. */
   proving(asked: AskedProving): Promise<Proving | null> {
     const what = `proving ${asked.job.boat.id} ${asked.circuitId} ${asked.phase}`;
@@ -137,34 +123,18 @@ export class Assessments {
     return this.later(`alarms ${asked.job.boat.id}`, () => this.asker.alarms(asked));
   }
 
-  /** What can be stated of a circuit that is not as it should be. */
-  symptoms(asked: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): Promise<readonly Symptom[]> {
-    return this.later(`symptoms ${asked.circuitId}`, () => this.asker.symptoms(asked));
-  }
-
-  /** A boat with a hidden fault. */
-  practiceBoat(asked: AskedPractice): Promise<PracticeBoat> {
-    return this.later('practice boat', () => this.asker.practiceBoat(asked));
-  }
-
-  /** What a test reads on it. */
-  practiceRead(asked: AskedPractice, test: string, turn: number, from: HuntPlace): Promise<PracticeReading | null> {
-    return this.later('practice read', () => this.asker.practiceRead(asked, test, turn, from));
-  }
-
-  /** What a named repair is worth. */
-  practiceResult(asked: AskedPractice, repair: string, played: Played): Promise<PracticeEnd> {
-    return this.later('practice result', () => this.asker.practiceResult(asked, repair, played));
-  }
-
-  /** How a hunt stands. */
-  tracing(asked: AskedTracing): Promise<Tracing | null> {
-    return this.later(`tracing ${asked.circuitId}`, () => this.asker.tracing(asked));
-  }
-
   /** What open jobs take beyond the stock. @param what for which page: of each only the last that was asked is worked out */
   yardOrder(what: string, asked: AskedOrder): Promise<YardOrder> {
     return this.later(`order ${what}`, () => this.asker.yardOrder(asked));
+  }
+
+  /** Something of a hunt, of telling apart or of practice. @param what for which place: of each only the last that was asked is worked out */
+  traced<K extends keyof TraceWork>(
+    what: string,
+    which: K,
+    ...asked: Parameters<TraceWork[K]>
+  ): Promise<ReturnType<TraceWork[K]>> {
+    return this.later(`${which} ${what}`, () => this.asker.trace[which](...asked));
   }
 
   private later<T>(what: string, ask: () => Promise<T>): Promise<T> {

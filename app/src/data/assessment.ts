@@ -9,13 +9,9 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import { wrap } from 'comlink';
 import { createContext, useCallback, useContext, useEffect, useState, useSyncExternalStore } from 'react';
-import type { PanelPosts } from '@harbor-latch/core/trace/panelPosts';
-import type { PostReading, PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Proving } from '@harbor-latch/core/prove/proving';
-import type { Symptom } from '@harbor-latch/core/trace/symptoms';
-import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import type { Told } from '@harbor-latch/core/log/alarm';
-import type { AskedPosts, AskedProving, AskedTracing, AskedTrends, AssessWork, Fixes } from '../workers/assessWork';
+import type { AskedProving, AskedTrends, AssessWork, Fixes } from '../workers/assessWork';
 import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
@@ -36,12 +32,15 @@ export function makeAssessments(): Assessments {
     touched: (...asked) => asker().touched(...asked),
     trends: (...asked) => asker().trends(...asked),
     alarms: (...asked) => asker().alarms(...asked),
-    symptoms: (...asked) => asker().symptoms(...asked),
-    tracing: (...asked) => asker().tracing(...asked),
-    practiceBoat: (...asked) => asker().practiceBoat(...asked),
-    practiceRead: (...asked) => asker().practiceRead(...asked),
-    practiceResult: (...asked) => asker().practiceResult(...asked),
-    posts: (...asked) => asker().posts(...asked),
+    trace: {
+      symptoms: (...asked) => asker().trace.symptoms(...asked),
+      tracing: (...asked) => asker().trace.tracing(...asked),
+      posts: (...asked) => asker().trace.posts(...asked),
+      harness: (...asked) => asker().trace.harness(...asked),
+      practiceBoat: (...asked) => asker().trace.practiceBoat(...asked),
+      practiceRead: (...asked) => asker().trace.practiceRead(...asked),
+      practiceResult: (...asked) => asker().trace.practiceResult(...asked),
+    },
   });
 }
 
@@ -218,62 +217,6 @@ export function useProving(asked: Omit<AskedProving, 'units'>): Proving | null {
   return found?.of === of ? found.proving : null;
 }
 
-/** What can be stated of a circuit that is not as it should be; null until it was worked out. */
-export function useSymptoms(job: Job, circuitId: string): readonly Symptom[] | null {
-  const assessments = useAssessments();
-  const units = useUnits();
-  const [found, setFound] = useState<{ readonly circuitId: string; readonly symptoms: readonly Symptom[] } | null>(
-    null,
-  );
-  useEffect(() => {
-    let gone = false;
-    void assessments.symptoms({ job, circuitId, units }).then(
-      (symptoms) => (gone ? undefined : setFound({ circuitId, symptoms })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, circuitId, units]);
-  return found?.circuitId === circuitId ? found.symptoms : null;
-}
-
-/** How a hunt stands: the last that was worked out, until that after the last reading is there. Null before any, and while there is none. */
-export function useTracing(asked: Omit<AskedTracing, 'units'> | null): {
-  readonly tracing: Tracing | null;
-  readonly current: boolean;
-} {
-  const assessments = useAssessments();
-  const units = useUnits();
-  const key = asked && JSON.stringify([asked.circuitId, asked.asked, asked.readings, asked.proof, asked.order]);
-  const hunt = asked && JSON.stringify([asked.circuitId, asked.asked]);
-  const job = asked?.job ?? null;
-  const [found, setFound] = useState<{
-    readonly hunt: string;
-    readonly key: string;
-    readonly tracing: Tracing | null;
-  } | null>(null);
-  useEffect(() => {
-    if (key === null || hunt === null || job === null) return undefined;
-    let gone = false;
-    const [circuitId, given, readings, proof, order] = JSON.parse(key) as [
-      string,
-      AskedTracing['asked'],
-      AskedTracing['readings'],
-      AskedTracing['proof'],
-      AskedTracing['order'],
-    ];
-    void assessments.tracing({ job, circuitId, units, asked: given, readings, proof, order }).then(
-      (tracing) => (gone ? undefined : setFound({ hunt, key, tracing })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, units, key, hunt]);
-  return { tracing: found?.hunt === hunt ? found.tracing : null, current: found?.key === key };
-}
-
 /** What the log of a circuit shows; null until it was worked out. */
 export function useTrends({ entries, circuit, load }: Omit<AskedTrends, 'nowMs'>): Told | null {
   const assessments = useAssessments();
@@ -307,27 +250,4 @@ export function useYardOrder(what: string, jobs: readonly Job[], stock: StockSta
     };
   }, [assessments, what, jobs, units, stock, which]);
   return found;
-}
-
-/** Which post of a panel is which, as far as the readings tell; null until that is known, and while there is no panel. */
-export function usePosts(
-  panel: PanelPosts | null,
-  clips: boolean,
-  readings: readonly PostReading[],
-): PostsFound | null {
-  const assessments = useAssessments();
-  const key = panel && JSON.stringify({ panel, clips, readings });
-  const [found, setFound] = useState<{ readonly key: string; readonly posts: PostsFound } | null>(null);
-  useEffect(() => {
-    if (key === null) return undefined;
-    let gone = false;
-    void assessments.posts(JSON.parse(key) as AskedPosts).then(
-      (posts) => (gone ? undefined : setFound({ key, posts })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, key]);
-  return found?.key === key ? found.posts : null;
 }

@@ -107,16 +107,19 @@ function assessmentsAtOnce(): Assessments {
     verdicts: async (...asked) => copied(work.verdicts(...asked)),
     building: async (...asked) => copied(work.building(...asked)),
     yardOrder: async (...asked) => copied(work.yardOrder(...asked)),
-    posts: async (...asked) => copied(work.posts(...asked)),
     proving: async (...asked) => copied(work.proving(...asked)),
     trends: async (...asked) => copied(work.trends(...asked)),
     alarms: async (...asked) => copied(work.alarms(...asked)),
-    symptoms: async (...asked) => copied(work.symptoms(...asked)),
-    tracing: async (...asked) => copied(work.tracing(...asked)),
-    practiceBoat: async (...asked) => copied(work.practiceBoat(...asked)),
-    practiceRead: async (...asked) => copied(work.practiceRead(...asked)),
-    practiceResult: async (...asked) => copied(work.practiceResult(...asked)),
     touched: async (...asked) => copied(work.touched(...asked)),
+    trace: {
+      symptoms: async (...asked) => copied(work.trace.symptoms(...asked)),
+      tracing: async (...asked) => copied(work.trace.tracing(...asked)),
+      posts: async (...asked) => copied(work.trace.posts(...asked)),
+      harness: async (...asked) => copied(work.trace.harness(...asked)),
+      practiceBoat: async (...asked) => copied(work.trace.practiceBoat(...asked)),
+      practiceRead: async (...asked) => copied(work.trace.practiceRead(...asked)),
+      practiceResult: async (...asked) => copied(work.trace.practiceResult(...asked)),
+    },
   });
 }
 

@@ -4,12 +4,13 @@ import { z } from 'zod';
 import { DialogField } from './DialogField';
 import { ModalDialog } from './ModalDialog';
 
-/** Asks for one plain figure of 0 or more; left empty, it is none. */
+/** Asks for one plain figure, of 0 or more where nothing else is said; left empty, it is none. */
 export function FigureDialog({
   title,
   label,
   hint = 'Left empty: none',
   first,
+  least = 0,
   most,
   onFigure,
   onClose,
@@ -18,6 +19,7 @@ export function FigureDialog({
   readonly label: string;
   readonly hint?: string;
   readonly first: number | null;
+  readonly least?: number;
   readonly most: number;
   readonly onFigure: (figure: number | null) => void;
   readonly onClose: () => void;
@@ -26,8 +28,8 @@ export function FigureDialog({
     const text = typed.trim().replace(',', '.');
     if (text === '') return null;
     const value = /^\d+(\.\d+)?$/.test(text) ? Number(text) : NaN;
-    if (value >= 0 && value <= most) return value;
-    context.addIssue({ code: 'custom', message: `A figure from 0 to ${most} is wanted, like 12.5.` });
+    if (value >= least && value <= most) return value;
+    context.addIssue({ code: 'custom', message: `A figure from ${least} to ${most} is wanted, like 12.5.` });
     return z.NEVER;
   });
   const { control, handleSubmit } = useForm({

@@ -12,28 +12,14 @@ import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import type { ProvePhase, ReadBattery } from '@harbor-latch/core/prove/proveTest';
 import { testsTouchedBy } from '@harbor-latch/core/prove/voids';
 import type { Windows } from '@harbor-latch/core/prove/windows';
-import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
-import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
-import type { HuntReading } from '@harbor-latch/core/trace/huntReading';
-import type { DrillLevel } from '@harbor-latch/core/trace/drill';
-import type { HuntPlace } from '@harbor-latch/core/trace/huntTest';
-import {
-  Practice,
-  type PracticeBoat,
-  type PracticeReading,
-  type PracticeResult,
-} from '@harbor-latch/core/trace/practice';
-import { symptomsOf, type HuntAsked } from '@harbor-latch/core/trace/huntModel';
-import type { Symptom } from '@harbor-latch/core/trace/symptoms';
-import { Tracer, type Tracing } from '@harbor-latch/core/trace/tracing';
-import { type PanelPosts } from '@harbor-latch/core/trace/panelPosts';
-import { PostIdentifier, type PostReading, type PostsFound } from '@harbor-latch/core/trace/posts';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Finding, Fix } from '@harbor-latch/core/findings/finding';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
+import { proxy } from 'comlink';
+import { TraceWork } from './traceWork';
 
 /** An assessed circuit by the number under which it was sent; left out where that is the one that is there already. */
 export interface Sent {
@@ -96,36 +82,6 @@ export interface AskedTrends {
 /** A boat whose logs are looked through. */
 export type AskedAlarms = Pick<AskedProving, 'job' | 'units'> & Pick<AskedTrends, 'entries' | 'nowMs'>;
 
-/** A circuit in which a fault is hunted. */
-export type AskedTracing = Pick<AskedProving, 'job' | 'circuitId' | 'units'> & {
-  readonly asked: HuntAsked;
-  readonly readings: readonly HuntReading[];
-  /** What an open proof of the circuit read already. */
-  readonly proof: readonly ProofReading[];
-  readonly order: HuntOrder;
-};
-
-/** A drill by its number. */
-export interface AskedPractice {
-  readonly seed: number;
-  readonly level: DrillLevel;
-}
-
-export type Played = Parameters<Practice['result']>[1];
-
-/** How a drill ended, and how the best hunt goes. */
-export interface PracticeEnd {
-  readonly result: PracticeResult;
-  readonly replay: ReturnType<Practice['replay']>;
-}
-
-/** A panel whose posts are asked for, with what was read between them. */
-export interface AskedPosts {
-  readonly panel: PanelPosts;
-  readonly clips: boolean;
-  readonly readings: readonly PostReading[];
-}
-
 /** What is answered of a job. */
 export interface SentAssessment {
   readonly circuits: readonly Sent[];
@@ -145,6 +101,8 @@ export class AssessWork {
   private readonly ofYards = bothSystems();
   private readonly stamps = new WeakMap<AssessedCircuit, number>();
   private lastStamp = 0;
+  /** Hunting, telling apart, practising. */
+  readonly trace = proxy(new TraceWork((job, circuitId, units) => this.sizedOf(job, circuitId, units)));
 
   /** What is known of each job; null for one that could not be assessed. */
   assessAll(asked: readonly AskedJob[]): readonly (SentAssessment | null)[] {
@@ -226,54 +184,6 @@ export class AssessWork {
     return boatAlarms(job, this.ofYards[units].assess(job).circuits, entries, nowMs);
   }
 
-  /** What can be stated of a circuit that is not as it should be. */
-  symptoms({ job, circuitId, units }: Pick<AskedTracing, 'job' | 'circuitId' | 'units'>): readonly Symptom[] {
-    const own = this.sizedOf(job, circuitId, units);
-    return own ? symptomsOf(own) : [];
-  }
-
-  private practised: { readonly key: string; readonly practice: Practice } | null = null;
-
-  private practice({ seed, level }: AskedPractice): Practice {
-    const key = `${seed} ${level}`;
-    if (this.practised?.key !== key) this.practised = { key, practice: new Practice(seed, level) };
-    return this.practised.practice;
-  }
-
-  /** A boat with a hidden fault. */
-  practiceBoat(asked: AskedPractice): PracticeBoat {
-    return this.practice(asked).boat;
-  }
-
-  /** What a test reads on it. */
-  practiceRead(asked: AskedPractice, test: string, turn: number, from: HuntPlace): PracticeReading | null {
-    return this.practice(asked).read(test, turn, from);
-  }
-
-  /** What a named repair is worth, and how the best hunt goes. */
-  practiceResult(asked: AskedPractice, repair: string, played: Played): PracticeEnd {
-    const practice = this.practice(asked);
-    return { result: practice.result(repair, played), replay: practice.replay() };
-  }
-
-  private tracer: { readonly key: string; readonly of: AssessedCircuit; readonly tracer: Tracer } | null = null;
-
-  /** How a hunt stands; null for a circuit that is not sized, or a symptom that it can no longer have. */
-  tracing({ job, circuitId, units, asked, readings, proof, order }: AskedTracing): Tracing | null {
-    const own = this.sizedOf(job, circuitId, units);
-    if (!own) return null;
-    const key = JSON.stringify([circuitId, asked]);
-    try {
-      // One hunt is gone on with at a time; its model is what takes time.
-      if (this.tracer?.key !== key || this.tracer.of !== own)
-        this.tracer = { key, of: own, tracer: new Tracer(own, asked) };
-      return this.tracer.tracer.after(readings, order, proof);
-    } catch (error) {
-      if (error instanceof RangeError) return null;
-      throw error;
-    }
-  }
-
   private sizedOf(job: Job, circuitId: string, units: UnitSystem) {
     const own = this.assessors[units].assess(job).circuits.find(({ circuit }) => circuit.id === circuitId);
     return own && own.status !== 'incomplete' ? own : null;
@@ -297,18 +207,6 @@ export class AssessWork {
       }
     });
     return yardOrder(boats, stock, which);
-  }
-
-  private readonly identifiers = new Map<string, PostIdentifier>();
-
-  /** Which post is which, as far as the readings tell. */
-  posts({ panel, clips, readings }: AskedPosts): PostsFound {
-    const key = JSON.stringify([panel, clips]);
-    const identifier = this.identifiers.get(key) ?? new PostIdentifier(panel, clips);
-    // One dialogue is had at a time.
-    this.identifiers.clear();
-    this.identifiers.set(key, identifier);
-    return identifier.after(readings);
   }
 
   private stampOf(circuit: AssessedCircuit): number {

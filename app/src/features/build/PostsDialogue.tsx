@@ -13,7 +13,7 @@ import {
 } from '@harbor-latch/core/trace/panelOutline';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { usePosts } from '../../data/assessment';
+import { usePosts } from '../../data/tracing';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';

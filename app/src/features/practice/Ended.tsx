@@ -6,7 +6,7 @@ import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
-import type { PracticeEnd } from '../../workers/assessWork';
+import type { PracticeEnd } from '../../workers/traceWork';
 import type { Unsafe } from './unsafe';
 
 const hurts: Readonly<Record<Unsafe, string>> = {

@@ -6,7 +6,7 @@ import { useWindowDimensions, View } from 'react-native';
 import { useAssessments } from '../../data/assessment';
 import { useSettings, useUnits } from '../../data/settings';
 import { SuspectDrawing } from '../../drawing/SuspectDrawing';
-import type { PracticeEnd } from '../../workers/assessWork';
+import type { PracticeEnd } from '../../workers/traceWork';
 import { ActionBar } from '../../ui/ActionBar';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
@@ -40,7 +40,7 @@ export function PracticeRun({ seed, level }: { readonly seed: number; readonly l
   const [end, setEnd] = useState<PracticeEnd | null>(null);
   useEffect(() => {
     let wanted = true;
-    void assessments.practiceBoat({ seed, level }).then(
+    void assessments.traced('', 'practiceBoat', { seed, level }).then(
       (found) => (wanted ? setBoat(found) : undefined),
       () => undefined,
     );
@@ -50,7 +50,9 @@ export function PracticeRun({ seed, level }: { readonly seed: number; readonly l
   }, [assessments, seed, level]);
   const minutes = done.reduce((sum, one) => sum + one.minutes, 0);
   const read = async (test: PracticeTest) => {
-    const found = await assessments.practiceRead({ seed, level }, test.id, done.length, place).catch(() => null);
+    const found = await assessments
+      .traced('', 'practiceRead', { seed, level }, test.id, done.length, place)
+      .catch(() => null);
     if (!found) return;
     setDone((before) => [...before, { test, ...found }]);
     setPlace(test.place);
@@ -62,7 +64,7 @@ export function PracticeRun({ seed, level }: { readonly seed: number; readonly l
   ) => {
     setNaming(false);
     const played = { minutes, boughtInVain: bought, proved, unsafe: hurt !== null };
-    const found = await assessments.practiceResult({ seed, level }, repair, played).catch(() => null);
+    const found = await assessments.traced('', 'practiceResult', { seed, level }, repair, played).catch(() => null);
     if (!found) return;
     const { score, words, named } = found.result;
     keepPractised({ seed, level, score, fault: words, named, by: settings.person });

@@ -1,10 +1,13 @@
 import { cautions } from '@harbor-latch/core/reference/index';
 import { huntInstruments, type Access, type Carried } from '@harbor-latch/core/trace/huntTest';
 import type { Symptom, SymptomCode } from '@harbor-latch/core/trace/symptoms';
+import type { Story } from '@harbor-latch/core/reference/faultShares';
+import { storyKeys } from '@harbor-latch/core/log/storyOf';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
+import { FigureDialog } from '../../ui/FigureDialog';
 import { Icon, type IconName } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
 import { usePalette } from '../../ui/theme';
@@ -33,19 +36,37 @@ const accesses = [
   { value: 'hard', label: 'Hard: a quarter of an hour' },
 ] as const;
 
+const storyWords: Readonly<Record<keyof Story, string>> = {
+  salt: 'Salt water',
+  freshCrimps: 'Adhesive crimps under three years',
+  oldFloat: 'Float over five years',
+  workedIn: 'Work in the boat lately',
+  rewired: 'Wiring worked on this month',
+  laidUp: 'Laid up till lately',
+};
+
+/** Less is no 12-volt battery, more is one that is being charged hard, V. */
+const BATTERY_V = { least: 6, most: 16 } as const;
+
 const names: Readonly<Record<Carried, string>> = { voltmeter: 'Volts', ohmmeter: 'Ohms', clamp: 'Clamp' };
 
-/** What it does, how the bilge is reached and what is at hand: then the hunt begins. */
+/** What it does, what is known of the boat, how the bilge is reached and what is at hand: then the hunt begins. */
 export function BeginHunt({
   symptoms,
+  story: told,
   onBegin,
 }: {
   readonly symptoms: readonly Symptom[];
+  /** What the boat’s log tells of her. */
+  readonly story: Story;
   readonly onBegin: (beginning: Beginning) => void;
 }) {
   const palette = usePalette();
   const [access, setAccess] = useState<Access>('easy');
   const [instruments, setInstruments] = useState<readonly Carried[]>(huntInstruments);
+  const [story, setStory] = useState<readonly (keyof Story)[]>(() => storyKeys.filter((key) => told[key] === true));
+  const [restingV, setRestingV] = useState<number | null>(null);
+  const [asking, setAsking] = useState(false);
   const toggle = (one: Carried) =>
     setInstruments(instruments.includes(one) ? instruments.filter((other) => other !== one) : [...instruments, one]);
   return (
@@ -60,32 +81,47 @@ export function BeginHunt({
             What is at hand?
           </Words>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-            {huntInstruments.map((one) => {
-              const there = instruments.includes(one);
-              return (
-                <PressRow
-                  key={one}
-                  role="checkbox"
-                  selected={there}
-                  label={names[one]}
-                  onPress={() => toggle(one)}
-                  style={{
-                    flexDirection: 'row',
-                    alignItems: 'center',
-                    gap: 8,
-                    paddingHorizontal: 14,
-                    borderRadius: 10,
-                    borderWidth: 1,
-                    borderColor: there ? palette.accent : palette.line,
-                    backgroundColor: there ? palette.accentSoft : palette.surface,
-                  }}
-                >
-                  <Icon name={there ? 'check' : 'minus'} size={18} color={there ? palette.accent : palette.muted} />
-                  <Words color={there ? palette.accent : palette.muted}>{names[one]}</Words>
-                </PressRow>
-              );
-            })}
+            {huntInstruments.map((one) => (
+              <Chip key={one} words={names[one]} there={instruments.includes(one)} onPress={() => toggle(one)} />
+            ))}
           </View>
+          <Words kind="strong" level={2}>
+            What is known of her?
+          </Words>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            {storyKeys.map((key) => (
+              <Chip
+                key={key}
+                words={storyWords[key]}
+                there={story.includes(key)}
+                onPress={() => setStory(story.includes(key) ? story.filter((other) => other !== key) : [...story, key])}
+              />
+            ))}
+          </View>
+          <PressRow
+            label={`Battery at rest: ${restingV === null ? 'not read' : `${restingV} V`}. Change`}
+            onPress={() => setAsking(true)}
+            style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}
+          >
+            <Icon name="car-battery" color={palette.accent} />
+            <Words style={{ flex: 1, minWidth: 0 }}>Battery at rest</Words>
+            <Words kind="strong">{restingV === null ? 'Not read' : `${restingV} V`}</Words>
+          </PressRow>
+          {asking ? (
+            <FigureDialog
+              title="Battery at rest"
+              label="Volts at its posts, nothing running"
+              hint="Left empty: as surveyed"
+              first={restingV}
+              least={BATTERY_V.least}
+              most={BATTERY_V.most}
+              onFigure={(figure) => {
+                setRestingV(figure);
+                setAsking(false);
+              }}
+              onClose={() => setAsking(false)}
+            />
+          ) : null}
         </View>
       </Card>
       <Words kind="heading" level={2}>
@@ -96,7 +132,7 @@ export function BeginHunt({
           <PressRow
             key={symptom.code}
             label={symptom.text}
-            onPress={() => onBegin({ symptom, access, instruments })}
+            onPress={() => onBegin({ symptom, access, instruments, story, restingV })}
             style={{
               flexDirection: 'row',
               alignItems: 'center',
@@ -116,5 +152,39 @@ export function BeginHunt({
         {`${cautions.proveDead} ${cautions.autoStart} ${cautions.fuelVapour}`}
       </Words>
     </>
+  );
+}
+
+/** Something that is so or not. */
+function Chip({
+  words,
+  there,
+  onPress,
+}: {
+  readonly words: string;
+  readonly there: boolean;
+  readonly onPress: () => void;
+}) {
+  const palette = usePalette();
+  return (
+    <PressRow
+      role="checkbox"
+      selected={there}
+      label={words}
+      onPress={onPress}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        paddingHorizontal: 14,
+        borderRadius: 10,
+        borderWidth: 1,
+        borderColor: there ? palette.accent : palette.line,
+        backgroundColor: there ? palette.accentSoft : palette.surface,
+      }}
+    >
+      <Icon name={there ? 'check' : 'minus'} size={18} color={there ? palette.accent : palette.muted} />
+      <Words color={there ? palette.accent : palette.muted}>{words}</Words>
+    </PressRow>
   );
 }

@@ -3,7 +3,7 @@ import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
 import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { useSymptoms } from '../../data/assessment';
+import { useSymptoms } from '../../data/tracing';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { SuspectDrawing } from '../../drawing/SuspectDrawing';
@@ -16,7 +16,9 @@ import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { BeginHunt } from './BeginHunt';
+import { HarnessCard } from './HarnessCard';
 import { NextTest } from './NextTest';
+import { SharesCard } from './SharesCard';
 import { Suspects } from './Suspects';
 import { useHunt, type HuntInHand } from './useHunt';
 
@@ -45,7 +47,16 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
         Working out what may be wrong with this circuit …
       </Words>
     ) : now === null ? (
-      <BeginHunt symptoms={symptoms} onBegin={hunt.begin} />
+      <>
+        <BeginHunt symptoms={symptoms} story={hunt.story} onBegin={hunt.begin} />
+        <SharesCard known={hunt.known} record={hunt.record} />
+        <HarnessCard
+          job={draft.job}
+          circuit={assessed.circuit.id}
+          conductors={assessed.plan.conductors}
+          record={hunt.record}
+        />
+      </>
     ) : tracing === null ? (
       <>
         <Words role="status" muted>
@@ -90,6 +101,7 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
         </Words>
         <Suspects tracing={tracing} />
         <ReadSoFar hunt={hunt} />
+        <SharesCard known={hunt.known} record={hunt.record} />
         <End hunt={hunt} />
       </>
     );
@@ -163,6 +175,11 @@ function How({ tracing, hunt }: { readonly tracing: Tracing; readonly hunt: Hunt
         {first.repair.buys && first.share < SURE_TO_BUY ? (
           <Words kind="small">Buy nothing yet: under 80 % a part is often bought in vain.</Words>
         ) : null}
+        {hunt.advice(first).map((sentence) => (
+          <Words key={sentence} kind="small">
+            {sentence}
+          </Words>
+        ))}
         {!settled && repairs.length > 1 ? (
           <Words kind="small">{`Else: ${repairs
             .slice(1, 3)

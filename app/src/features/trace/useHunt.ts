@@ -1,18 +1,24 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { proofNow } from '@harbor-latch/core/prove/proofNow';
-import type { KnownEntry } from '@harbor-latch/core/records/known';
+import { isOf, type KnownEntry } from '@harbor-latch/core/records/known';
+import type { SharesKnown, Story } from '@harbor-latch/core/reference/faultShares';
+import { adviceOf } from '@harbor-latch/core/trace/advice';
 import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
-import { closedRepairs } from '@harbor-latch/core/log/storyOf';
+import { dayCounts } from '@harbor-latch/core/log/dayCounts';
+import { motorHours } from '@harbor-latch/core/log/loadTrend';
+import { setPercents, storyKeys, storyOf } from '@harbor-latch/core/log/storyOf';
 import { huntNow, type HuntNow } from '@harbor-latch/core/trace/huntNow';
 import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
 import type { HuntAsked } from '@harbor-latch/core/trace/huntModel';
 import { huntInstruments, type Access, type Carried } from '@harbor-latch/core/trace/huntTest';
 import { symptomCodes, type Symptom } from '@harbor-latch/core/trace/symptoms';
 import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
-import { useMemo } from 'react';
-import { useAssessments, useTracing } from '../../data/assessment';
+import { useMemo, useState } from 'react';
+import { useAssessments } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
+import { useTracing } from '../../data/tracing';
+import { useClosedRepairs } from '../../records/useClosedRepairs';
 import { useRecorder, useRecords } from '../../records/useRecords';
 import { useSay } from '../../ui/Said';
 
@@ -21,6 +27,10 @@ export interface Beginning {
   readonly symptom: Symptom;
   readonly access: Access;
   readonly instruments: readonly Carried[];
+  /** What is known of the boat. */
+  readonly story: readonly (keyof Story)[];
+  /** The battery as it was read at rest, V; null: it was not. */
+  readonly restingV: number | null;
 }
 
 /** What a test answered: a figure, or words. */
@@ -38,17 +48,25 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
   const units = useUnits();
   const say = useSay();
   const now = useMemo(() => huntNow(records.entries, circuit), [records.entries, circuit]);
+  const closed = useClosedRepairs();
+  const [openedMs] = useState(() => Date.now());
+  // What the log tells of her, until a hunt has it from whoever began it.
+  const story = useMemo(() => storyOf(records.entries, openedMs), [records.entries, openedMs]);
+  const known = useMemo(
+    (): SharesKnown => ({ story: now ? storyIn(now) : story, closed, percents: setPercents(records.entries) }),
+    [now, story, closed, records.entries],
+  );
   const asked = useMemo(
     () =>
       now && {
         job,
         circuitId: circuit,
-        asked: askedOf(now, closedRepairs(records.entries)),
+        asked: askedOf(now, known),
         readings: now.readings.map(({ reading }) => reading),
         proof: proofReadings(records.entries, circuit),
         order,
       },
-    [now, job, circuit, order, records.entries],
+    [now, job, circuit, order, records.entries, known],
   );
   const told = useTracing(asked);
   const takeBack = (entry: string) => void record('withdrawn', circuit, { entry });
@@ -70,12 +88,25 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
     ready: records.ready,
     now,
     ...told,
-    begin: ({ symptom, access, instruments }: Beginning) =>
+    story,
+    known,
+    record,
+    advice: ({ repair, group }: Repaired): string[] =>
+      adviceOf({
+        group,
+        buys: repair.buys,
+        access: now?.begun.body.access ?? 'easy',
+        ...agesOf(records.entries, circuit, openedMs),
+        oldFloat: known.story?.oldFloat === true,
+      }),
+    begin: ({ symptom, access, instruments, story: told, restingV }: Beginning) =>
       void record('traceBegun', circuit, {
         symptom: symptom.code,
         words: symptom.text,
         access,
         instruments: [...instruments],
+        story: [...told],
+        ...(restingV === null ? {} : { restingV }),
       }),
     read: async (test: AskedTest, answer: Answer) => {
       const id = await noted(test, answer);
@@ -113,13 +144,31 @@ function proofReadings(entries: readonly KnownEntry[], circuit: string): ProofRe
   );
 }
 
-function askedOf({ begun: { body } }: HuntNow, closed: ReturnType<typeof closedRepairs>): HuntAsked {
+const YEAR_MS = 365.25 * 86_400_000;
+
+/** Hours on the motor and years since the first proof, as far as the log has them. */
+function agesOf(entries: readonly KnownEntry[], circuit: string, nowMs: number) {
+  const hours = motorHours(dayCounts(entries, circuit));
+  const proved = entries.filter(isOf('proof')).find((entry) => entry.circuit === circuit);
+  return {
+    motorHours: hours > 0 ? hours : null,
+    provedYears: proved ? (nowMs - Date.parse(proved.madeAt)) / YEAR_MS : null,
+  };
+}
+
+/** What was known of the boat when a hunt began. */
+function storyIn({ begun: { body } }: HuntNow): Story {
+  const told = storyKeys.filter((key) => body.story?.includes(key) === true);
+  return Object.fromEntries(told.map((key) => [key, true] as const));
+}
+
+function askedOf({ begun: { body } }: HuntNow, known: SharesKnown): HuntAsked {
   const { symptom, access, instruments, restingV } = body;
   return {
+    ...known,
     symptom: symptomCodes.find((code) => code === symptom) ?? 'both-dead',
     access,
     carried: huntInstruments.filter((one) => instruments.includes(one)),
-    ...(Object.keys(closed).length === 0 ? {} : { closed }),
     ...(restingV === undefined ? {} : { restingV }),
   };
 }
