@@ -10,11 +10,12 @@ const drills: Readonly<Record<string, { readonly tests: string; readonly env: Re
   proofs: { tests: 'prove/coverage', env: { DRAWS: '1000' } },
   hunts: { tests: 'trace/hunt.test', env: { HUNTS: '96', SCHEMES: 'all' } },
   search: { tests: 'trace/search.test', env: { SCHEMES: 'all' } },
+  trainees: { tests: 'trace/drill.test', env: { TRAINEE_SEEDS: '60' } },
   kills: { tests: 'crash', env: { KILLS: '500' } },
   offline: { tests: 'offline', env: { CHANGES: '500' } },
 };
 
-/** `npm run drill [-- boats | badinput | proofs | hunts | search | kills | offline | load | slowlink]`: all but the last two without a name. */
+/** `npm run drill [-- boats | badinput | proofs | hunts | search | trainees | kills | offline | load | slowlink]`: all but the last two without a name. */
 async function main(): Promise<void> {
   const [name] = process.argv.slice(2);
   if (name === 'load') return drillLoad();

@@ -61,6 +61,7 @@ export type Played = Parameters<Practice['result']>[1];
 export interface PracticeEnd {
   readonly result: PracticeResult;
   readonly replay: ReturnType<Practice['replay']>;
+  readonly review: ReturnType<Practice['review']>;
 }
 
 /** A panel whose posts are asked for, with what was read between them. */
@@ -143,9 +144,9 @@ export class TraceWork {
     return this.practice(asked).read(test, turn, from);
   }
 
-  /** What a named repair is worth, and how the best hunt goes. */
-  practiceResult(asked: AskedPractice, repair: string, played: Played): PracticeEnd {
+  /** What a named repair is worth, and how the best hunt goes. @param done the tests that were done, by their ids */
+  practiceResult(asked: AskedPractice, repair: string, played: Played, done: readonly string[]): PracticeEnd {
     const practice = this.practice(asked);
-    return { result: practice.result(repair, played), replay: practice.replay() };
+    return { result: practice.result(repair, played), replay: practice.replay(), review: practice.review(done) };
   }
 }

@@ -96,6 +96,7 @@ export function stockOf(entries: readonly StockEntry[]): StockState {
       case 'labour':
         ({ perHour } = change);
         break;
+      case 'practised':
       case 'undone':
         break;
       default:

@@ -1,5 +1,7 @@
 import { readJob } from '../file';
-import { drill, drillLevels, drillScore, drillSolution, type DrillPlayed } from './drill';
+import { drawn, drill, drillLevels, drillScore, drillSolution, type DrillPlayed } from './drill';
+import { Practice } from './practice';
+import { scoreOf, trainees, type Trainee } from './trainees.fixture';
 
 describe('a drill', () => {
   it('is the same for everybody who has its number, and another for the next', () => {
@@ -24,6 +26,23 @@ describe('a drill', () => {
       }
     },
   );
+
+  it('of level 3 hides two faults at once every second time, and may have wires of one colour', () => {
+    const seeds = Array.from({ length: 12 }, (_, seed) => drawn(seed, 3));
+    const two = seeds.filter(({ model, truth }) => (model.hypotheses[truth]?.faults.length ?? 0) > 1);
+    expect(two.length).toBeGreaterThan(1);
+    expect(two.length).toBeLessThan(11);
+    const plain = seeds.filter(({ assessed }) =>
+      assessed.plan.conductors.some(({ colour }) => colour.base === 'white'),
+    );
+    expect(plain.length).toBeGreaterThan(1);
+  });
+
+  it('of level 4 has sound parts and a layout that is not', () => {
+    const { model, truth, symptom } = drawn(3, 4);
+    expect(model.hypotheses[truth]?.faults).toEqual([]);
+    expect(symptom.text).toContain('Every part was tested and is sound');
+  });
 
   it('tells nothing of what it hides', () => {
     expect(Object.keys(drill(4, 1)).sort()).toEqual(['access', 'circuit', 'job', 'story', 'symptom']);
@@ -61,5 +80,45 @@ describe('the score of a drill', () => {
 
   it('is nothing where something was done that hurts', () => {
     expect(drillScore({ ...best, unsafe: true })).toBe(0);
+  });
+});
+
+describe('trainees that are simulated', () => {
+  /** So many drills of each level; more in a drill of its own. */
+  const SEEDS = Number(process.env['TRAINEE_SEEDS'] ?? 6);
+  const mean = (trainee: Trainee, level: 1 | 2 | 3 | 4) => {
+    const scores = Array.from({ length: SEEDS }, (_, at) => scoreOf(trainee, at + 1, level));
+    return scores.reduce((sum, score) => sum + score, 0) / SEEDS;
+  };
+
+  it('score about 35 by chance, 65 by the textbook, 95 at the optimum on the first level', () => {
+    const [chance, textbook, optimum] = (Object.keys(trainees) as Trainee[]).map((trainee) => mean(trainee, 1));
+    expect(chance).toBeGreaterThan(25);
+    expect(chance).toBeLessThan(50);
+    expect(textbook).toBeGreaterThan(55);
+    expect(textbook).toBeLessThan(75);
+    expect(optimum).toBeGreaterThan(88);
+  }, 600_000);
+
+  it('score in that order on the hardest too', () => {
+    const [chance = 0, textbook = 0, optimum = 0] = (Object.keys(trainees) as Trainee[]).map((trainee) =>
+      mean(trainee, 3),
+    );
+    expect(chance).toBeLessThan(textbook);
+    expect(textbook).toBeLessThan(optimum);
+  }, 600_000);
+});
+
+describe('what was done, step by step', () => {
+  it('stands beside the test that was best there, and says when a step could tell nothing', () => {
+    const practice = new Practice(6, 1);
+    const { path } = drillSolution(6, 1);
+    const best = practice.review(path);
+    expect(best.length).toBeGreaterThan(0);
+    for (const { expected, bestExpected } of best) expect(expected).toBeCloseTo(bestExpected, 6);
+    const [first = ''] = path;
+    const again = practice.review([first, first]);
+    expect(again[1]?.expected).toBeNull();
+    expect(practice.review(['no such test'])).toEqual([]);
   });
 });

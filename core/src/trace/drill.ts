@@ -3,13 +3,16 @@ import { assess, type AssessedAlarm, type AssessedPump } from '../assess';
 import type { Job } from '../job';
 import { exampleBoat, exampleBoatKeys, exampleBoats, type ExampleBoatKey } from '../schemes';
 import { decisionTree, type Tree } from './decisionTree';
+import { designModel, designSymptoms, soundLayout, type DesignSymptom } from './designFaults';
 import { huntModel, symptomsOf, type HuntModel } from './huntModel';
 import type { Access } from './huntTest';
 import type { Story } from '../reference';
-import type { Symptom } from './symptoms';
 
-/** How hard a drill is: a day boat that is easily reached; other boats and hard access; every craft, relays and backups too. */
-export const drillLevels = [1, 2, 3] as const;
+/**
+ * How hard a drill is: a day boat that is easily reached; other boats and hard access; every craft, two faults at once and
+ * wires of one colour; boats whose parts are sound and whose layout is not.
+ */
+export const drillLevels = [1, 2, 3, 4] as const;
 export type DrillLevel = (typeof drillLevels)[number];
 
 /** A hidden fault on a made-up boat. */
@@ -17,7 +20,7 @@ export interface Drill {
   readonly job: Job;
   readonly circuit: string;
   readonly story: string;
-  readonly symptom: Symptom;
+  readonly symptom: { readonly code: string; readonly text: string };
   readonly access: Access;
 }
 
@@ -49,6 +52,7 @@ const craftOf: Readonly<Record<DrillLevel, readonly ExampleBoatKey[]>> = {
   1: ['day'],
   2: ['open', 'day', 'yacht'],
   3: exampleBoatKeys,
+  4: ['open', 'day', 'yacht'],
 };
 
 /** A boat of a kind of craft, the same for the same number. */
@@ -65,6 +69,58 @@ interface Drawn extends Drill {
   readonly truth: number;
 }
 
+/** Draws one of several, and numbers from 0 to 1. */
+interface Chance {
+  readonly number: () => number;
+  readonly one: <T>(all: readonly T[]) => T;
+}
+
+function chanceOf(seed: number, level: DrillLevel): Chance {
+  const number = randomLcg(((seed * 2_654_435_761 + level) % 2 ** 32) / 2 ** 32);
+  // The first numbers of such a generator are alike for seeds that are neighbours.
+  for (let warm = 0; warm < 8; warm += 1) number();
+  return {
+    number,
+    one: <T>(all: readonly T[]): T => {
+      const found = all[Math.min(all.length - 1, Math.floor(number() * all.length))];
+      if (found === undefined) throw new RangeError('Nothing to draw from.');
+      return found;
+    },
+  };
+}
+
+/** So many drills of the third level hide two faults, where two come together. */
+const TWO_FAULTS = 0.5;
+
+/** The boat rewired by somebody who had one drum: every cable looks alike. */
+function oneColour(job: Job): Job {
+  const plain = { base: 'white', banded: true } as const;
+  return {
+    ...job,
+    circuits: job.circuits.map((circuit) => ({
+      ...circuit,
+      build: {
+        ...circuit.build,
+        colours: Object.fromEntries(
+          ['stub', 'feed', 'manual', 'auto', 'negative'].map((conductor) => [conductor, plain] as const),
+        ),
+      },
+    })),
+  };
+}
+
+/** A hypothesis by its share among those that are meant. */
+function drawnFrom(model: HuntModel, chance: Chance, isMeant: (at: number) => boolean): number {
+  const meant = model.hypotheses.flatMap((_one, at) => (isMeant(at) ? [at] : []));
+  const all = meant.reduce((sum, at) => sum + (model.hypotheses[at]?.share ?? 0), 0);
+  let left = chance.number() * all;
+  for (const at of meant) {
+    left -= model.hypotheses[at]?.share ?? 0;
+    if (left <= 0) return at;
+  }
+  return meant[meant.length - 1] ?? 0;
+}
+
 /**
  * A drill by its number: the same for everybody who has it.
  * @param seed a whole number from 0
@@ -72,32 +128,45 @@ interface Drawn extends Drill {
  */
 export function drawn(seed: number, level: DrillLevel): Drawn {
   if (!Number.isInteger(seed) || seed < 0 || seed > 2 ** 31) throw new RangeError('A drill’s number is whole, from 0.');
-  const random = randomLcg(((seed * 2_654_435_761 + level) % 2 ** 32) / 2 ** 32);
-  const one = <T>(all: readonly T[]): T => {
-    const found = all[Math.min(all.length - 1, Math.floor(random() * all.length))];
-    if (found === undefined) throw new RangeError('Nothing to draw from.');
-    return found;
-  };
-  // The first numbers of such a generator are alike for seeds that are neighbours.
-  for (let warm = 0; warm < 8; warm += 1) random();
-  const job = boatOf(one(craftOf[level]), seed);
-  const assessed = one(
+  const chance = chanceOf(seed, level);
+  const craft = boatOf(chance.one(craftOf[level]), seed);
+  if (level === 4) return layoutDrawn(soundLayout(craft), chance);
+  const job = level === 3 && chance.number() < 0.5 ? oneColour(craft) : craft;
+  const assessed = chance.one(
     assess(job).filter((each): each is AssessedPump | AssessedAlarm => each.status !== 'incomplete'),
   );
-  const told = one(stories);
-  const symptom = one(symptomsOf(assessed));
-  const access: Access = level === 1 || random() < 0.5 ? 'easy' : 'hard';
+  const told = chance.one(stories);
+  const symptom = chance.one(symptomsOf(assessed));
+  const access: Access = level === 1 || chance.number() < 0.5 ? 'easy' : 'hard';
   const model = huntModel(assessed, { symptom: symptom.code, access, story: told.story });
-  let left = random();
-  let truth = model.hypotheses.length - 1;
-  for (const [at, { share }] of model.hypotheses.entries()) {
-    left -= share;
-    if (left <= 0) {
-      truth = at;
-      break;
-    }
-  }
+  const isTwo = (at: number) => (model.hypotheses[at]?.faults.length ?? 0) > 1;
+  const two = level === 3 && model.hypotheses.some((_one, at) => isTwo(at)) && chance.number() < TWO_FAULTS;
+  const truth = drawnFrom(model, chance, (at) => !two || isTwo(at));
   return { job, assessed, circuit: assessed.circuit.id, story: told.words, symptom, access, model, truth };
+}
+
+/** A boat whose parts are sound and whose layout is not. */
+function layoutDrawn(job: Job, chance: Chance): Drawn {
+  const [circuit] = job.circuits;
+  const assessed = assess(job).find((each): each is AssessedPump => each.status === 'sized');
+  const access: Access = chance.number() < 0.5 ? 'easy' : 'hard';
+  const symptoms = Object.keys(designSymptoms) as DesignSymptom[];
+  const models = symptoms.flatMap((code) => {
+    const model = circuit ? designModel(job, circuit.id, code, access) : null;
+    return model ? [{ code, model }] : [];
+  });
+  const { code, model } = chance.one(models);
+  if (!circuit || !assessed) throw new RangeError('Nothing to draw from.');
+  return {
+    job,
+    assessed,
+    circuit: circuit.id,
+    story: 'She was built to a plan that nobody checked.',
+    symptom: { code, text: designSymptoms[code] },
+    access,
+    model,
+    truth: drawnFrom(model, chance, () => true),
+  };
 }
 
 /** A hidden fault, without what it is. @throws RangeError for a number that is none */

@@ -70,9 +70,15 @@ export function huntModel(assessed: AssessedPump | AssessedAlarm, asked: HuntAsk
   // The symptom is the first reading; that it was a mistake stays in the list.
   const shown = all.filter((one) => symptoms.shows(one, symptom));
   if (shown.length === 0) throw new RangeError(`No fault of this circuit shows “${symptom}”.`);
-  const left = [...shown.filter(({ id }) => id !== 'sound'), ...all.filter(({ id }) => id === 'sound')];
-  const sum = left.reduce((total, { share }) => total + share, 0);
-  const hypotheses = left.map((one) => ({ ...one, share: one.share / sum }));
+  const faults = shown.filter(({ id }) => id !== 'sound');
+  const sound = all.filter(({ id }) => id === 'sound');
+  // Nothing is wrong in so many calls, whatever the symptom.
+  const mistaken = faults.length === 0 ? 1 : sound.reduce((total, { share }) => total + share, 0);
+  const sum = faults.reduce((total, { share }) => total + share, 0);
+  const hypotheses = [
+    ...faults.map((one) => ({ ...one, share: ((1 - mistaken) * one.share) / sum })),
+    ...sound.map((one) => ({ ...one, share: mistaken })),
+  ];
   const candidates = huntTests(ground, symptomKinds[symptom].water).filter(({ instrument }) =>
     isAtHand(instrument, carried),
   );

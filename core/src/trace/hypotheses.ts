@@ -1,5 +1,7 @@
 import type { AssessedAlarm, AssessedPump } from '../assess';
 import { fusesBlownBy } from './blown';
+import type { TerminalRef } from '../circuit';
+import type { Plan } from '../schemes';
 import type { Hypothesis } from './hypothesis';
 import type { Candidate, FaultGround } from './making';
 import { ofPart } from './partFaults';
@@ -13,9 +15,7 @@ export function hypothesesOf(assessed: AssessedPump | AssessedAlarm, known: Shar
   const names = new Map([
     ...plan.parts.map(({ part, name }) => [part.id, name] as const),
     ...plan.conductors.map(({ id, name }) => [id, name] as const),
-    ...plan.existing.flatMap(({ id }) =>
-      id === 'main-negative' ? [[id, 'Negative from bus to battery'] as const] : [],
-    ),
+    ...plan.existing.map(({ id, from, to }) => [id, existingName(plan, id, from, to)] as const),
   ]);
   const bands = new Map(plan.parts.map(({ part, band }) => [part.id, band]));
   const ground: FaultGround = {
@@ -34,6 +34,19 @@ export function hypothesesOf(assessed: AssessedPump | AssessedAlarm, known: Shar
   ];
   const all = [...singles, ...pairs(singles), sound];
   return shared(unlike(all), known);
+}
+
+/** What was there before is named by what it comes out of: the negative to the battery, the leads of a pump or float. */
+function existingName({ parts }: Plan, id: string, ...ends: readonly TerminalRef[]): string {
+  if (id === 'main-negative') return 'Negative from bus to battery';
+  const own = ends.flatMap(({ part, terminal }) => {
+    const found = parts.find((one) => one.part.id === part);
+    if (!found || found.part.kind === 'joint') return [];
+    return [
+      found.band === 'bilge' ? `${found.name}’s own lead (${terminal})` : `Link to ${lower(found.name)} (${terminal})`,
+    ];
+  });
+  return own[0] ?? id;
 }
 
 /** Each once: two ways of saying the same are one. */

@@ -2,10 +2,12 @@ import { randomLcg, randomNormal } from 'd3-random';
 import type { AssessedCircuit } from '../assess';
 import type { TerminalRef } from '../circuit';
 import type { Job } from '../job';
+import { groupShares } from '../reference';
 import { drawn, drillScore, drillSolution, type DrillLevel, type DrillPlayed, type DrillSolution } from './drill';
 import { START, type Access, type HuntInstrument, type HuntPlace, type Reading } from './huntTest';
 import { classesOf } from './outcomes';
 import { spreadOf } from './predictions';
+import { Search } from './search';
 
 /** A test that a trainee may do. */
 export interface PracticeTest {
@@ -36,13 +38,29 @@ export interface PracticeReading {
   readonly minutes: number;
 }
 
+/** A test that was done, beside the one that was best there. */
+export interface PracticeStep {
+  readonly text: string;
+  /** Minutes expected to the repair where it is done first; null where it told nothing more. */
+  readonly expected: number | null;
+  /** The best test there; null where nothing was left to test. */
+  readonly best: string | null;
+  readonly bestExpected: number;
+}
+
+const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : null);
+
 /** What came of a drill. */
 export interface PracticeResult extends DrillSolution {
   readonly score: number;
   readonly named: DrillPlayed['named'];
+  /** The kind of fault that was hidden, in words. */
+  readonly kind: string;
 }
 
 const MISREAD = 0.02;
+/** The level at which the parts are sound and the layout is not. */
+const LAYOUT_LEVEL: DrillLevel = 4;
 const unitOf = { volts: 'V', amps: 'A', ohms: 'Ω', seen: '', outlet: '', shown: '' } as const;
 
 /** A drill that is played: the same readings for the same number, test and turn. */
@@ -109,7 +127,30 @@ export class Practice {
     const group = model.hypotheses.find((one) => one.repair.code === repair)?.group;
     const named = hidden?.repair.code === repair ? 'right' : hidden?.group === group ? 'right group' : 'wrong';
     const solution = drillSolution(this.seed, this.level);
-    return { ...solution, named, score: drillScore({ ...played, optimum: solution.optimum, named }) };
+    const kind = this.level === LAYOUT_LEVEL || !hidden ? 'Laid out wrong' : groupShares[hidden.group].name;
+    return { ...solution, named, kind, score: drillScore({ ...played, optimum: solution.optimum, named }) };
+  }
+
+  /** What was done, step by step, beside the test that was best there: the minutes that either lets expect to the repair. */
+  review(done: readonly string[]): PracticeStep[] {
+    const { model, truth } = this.of;
+    const search = new Search(model.problem);
+    let [left, place] = [search.all, START];
+    return done.flatMap((id): PracticeStep[] => {
+      const at = model.tests.findIndex(({ test }) => test.id === id);
+      const own = model.tests[at];
+      if (!own) return [];
+      const best = search.chosen(left, place);
+      const step: PracticeStep = {
+        text: own.test.text,
+        expected: finite(search.withFirst(at, left, place)),
+        best: best.test === null ? null : (model.tests[best.test]?.test.text ?? null),
+        bestExpected: best.minutes,
+      };
+      left = left.filter((one) => own.answers[one] === own.answers[truth]);
+      place = own.test.place;
+      return [step];
+    });
   }
 
   /** What each answer of the best hunt’s tests would have told, in order. */

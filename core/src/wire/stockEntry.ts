@@ -24,7 +24,10 @@ const cutFor = z.strictObject({
   words: freeText(300),
 });
 
-/** What happened to the stock. Nothing is ever changed: what was wrong is taken back by another entry. */
+/**
+ * What happened in the yard, beside its boats: to its stock, and what its people practised. Nothing is ever changed: what was
+ * wrong is taken back by another entry.
+ */
 export const stockChangeSchema = z.discriminatedUnion('kind', [
   z
     .strictObject({
@@ -67,6 +70,21 @@ export const stockChangeSchema = z.discriminatedUnion('kind', [
   z
     .strictObject({ kind: z.literal('labour'), perHour: money.nullable().describe('Null: no rate.') })
     .describe('What an hour of work costs.'),
+  z
+    .strictObject({
+      kind: z.literal('practised'),
+      seed: z
+        .int({ error: 'The number of a drill is whole.' })
+        .min(0)
+        .max(2 ** 31),
+      level: z.int().min(1).max(9),
+      score: z.number({ error: 'A score is a number.' }).min(0).max(100),
+      minutes: z.number().min(0).max(100_000),
+      fault: freeText(300).describe('What was hidden, in words.'),
+      group: freeText(80).describe('The kind of fault it was, in words.'),
+      named: z.enum(['right', 'right group', 'wrong']),
+    })
+    .describe('A drill that somebody played to its end.'),
   z.strictObject({ kind: z.literal('undone'), entry: z.uuid() }).describe('An earlier entry that is taken back.'),
 ]);
 

@@ -23,7 +23,7 @@ const namedWords = {
 
 /** What it was, what it is worth, and how the best hunt goes. */
 export function Ended({
-  end: { result, replay },
+  end: { result, replay, review },
   unsafe,
   minutes,
   seed,
@@ -55,6 +55,25 @@ export function Ended({
           </Words>
         </View>
       </Card>
+      {review.length > 0 ? (
+        <>
+          <Words kind="heading" level={2}>
+            Step by step
+          </Words>
+          <Card>
+            <View style={{ padding: 14, gap: 12 }}>
+              {review.map((step, index) => (
+                <View key={`${index} ${step.text}`}>
+                  <Words kind="small">{`${index + 1}. ${step.text}`}</Words>
+                  <Words kind="small" muted>
+                    {stepWords(step)}
+                  </Words>
+                </View>
+              ))}
+            </View>
+          </Card>
+        </>
+      ) : null}
       <Words kind="heading" level={2}>
         How the best hunt goes
       </Words>
@@ -80,3 +99,14 @@ export function Ended({
     </>
   );
 }
+
+/** How good a step was where it was made. */
+function stepWords({ text, expected, best, bestExpected }: PracticeEnd['review'][number]): string {
+  if (best === null) return 'Nothing was left to test: it could be named.';
+  if (expected === null) return `It could tell nothing more. Best here: ${best}`;
+  if (best === text || expected <= bestExpected + AS_GOOD_MIN) return 'As good as any here.';
+  return `${(expected - bestExpected).toFixed(1)} min dearer than the best here: ${best}`;
+}
+
+/** Less is no difference, min. */
+const AS_GOOD_MIN = 0.2;

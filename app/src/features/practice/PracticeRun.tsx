@@ -4,7 +4,7 @@ import type { PracticeBoat, PracticeTest } from '@harbor-latch/core/trace/practi
 import { useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useAssessments } from '../../data/assessment';
-import { useSettings, useUnits } from '../../data/settings';
+import { useUnits } from '../../data/settings';
 import { SuspectDrawing } from '../../drawing/SuspectDrawing';
 import type { PracticeEnd } from '../../workers/traceWork';
 import { ActionBar } from '../../ui/ActionBar';
@@ -14,7 +14,7 @@ import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
 import { Ended } from './Ended';
 import { NameRepair } from './NameRepair';
-import { keepPractised } from './practised';
+import { useKeepPractised } from './practised';
 import { TestPicker } from './TestPicker';
 import type { Unsafe } from './unsafe';
 
@@ -28,7 +28,7 @@ export interface DoneTest {
 /** A drill that is played: tests at a price, a repair that is named, and a proof of it. */
 export function PracticeRun({ seed, level }: { readonly seed: number; readonly level: DrillLevel }) {
   const assessments = useAssessments();
-  const { settings } = useSettings();
+  const keepPractised = useKeepPractised();
   const units = useUnits();
   const { width } = useWindowDimensions();
   const [boat, setBoat] = useState<PracticeBoat | null>(null);
@@ -64,10 +64,19 @@ export function PracticeRun({ seed, level }: { readonly seed: number; readonly l
   ) => {
     setNaming(false);
     const played = { minutes, boughtInVain: bought, proved, unsafe: hurt !== null };
-    const found = await assessments.traced('', 'practiceResult', { seed, level }, repair, played).catch(() => null);
+    const found = await assessments
+      .traced(
+        '',
+        'practiceResult',
+        { seed, level },
+        repair,
+        played,
+        done.map(({ test }) => test.id),
+      )
+      .catch(() => null);
     if (!found) return;
-    const { score, words, named } = found.result;
-    keepPractised({ seed, level, score, fault: words, named, by: settings.person });
+    const { score, words, named, kind } = found.result;
+    keepPractised({ seed, level, score, minutes, fault: words, group: kind, named });
     setUnsafe(hurt);
     setEnd(found);
   };

@@ -10,12 +10,14 @@ import { FigureDialog } from '../../ui/FigureDialog';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
 import { PracticeRun } from './PracticeRun';
-import { practisedHere, seedOfDay } from './practised';
+import { Played } from './Played';
+import { seedOfDay, usePractised } from './practised';
 
 const levels = [
   { value: '1', label: '1 · a day boat, sharp readings' },
   { value: '2', label: '2 · soft readings, hard bilges' },
-  { value: '3', label: '3 · every craft, relays, backups' },
+  { value: '3', label: '3 · every craft, two faults at once, wires of one colour' },
+  { value: '4', label: '4 · sound parts, a layout that is not' },
 ] as const;
 
 const MOST_SEED = 1_000_000;
@@ -37,12 +39,10 @@ function Begin({ level: first }: { readonly level: DrillLevel }) {
   const { settings } = useSettings();
   const [level, setLevel] = useState<DrillLevel>(first);
   const [asking, setAsking] = useState(false);
-  const [done] = useState(practisedHere);
+  const done = usePractised();
   const [today] = useState(() => seedOfDay(Date.now()));
   const [chance] = useState(() => Math.floor(Math.random() * MOST_SEED));
   const go = (seed: number) => router.navigate(`/practice?seed=${seed}&level=${level}`);
-  const own = done.filter(({ by }) => by === settings.person);
-  const mean = own.length === 0 ? null : own.reduce((sum, { score }) => sum + score, 0) / own.length;
   return (
     <Screen title="Practice" back="/">
       <Card>
@@ -54,7 +54,7 @@ function Begin({ level: first }: { readonly level: DrillLevel }) {
           <ChoiceRow
             label="Level"
             choices={levels}
-            value={String(level) as '1' | '2' | '3'}
+            value={String(level) as '1' | '2' | '3' | '4'}
             onChoose={(value) => setLevel(drillLevels.find((one) => String(one) === value) ?? 1)}
           />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -70,22 +70,7 @@ function Begin({ level: first }: { readonly level: DrillLevel }) {
           </View>
         </View>
       </Card>
-      {mean === null ? null : (
-        <Card>
-          <View style={{ padding: 14, gap: 8 }}>
-            <Words kind="heading" level={2}>
-              {settings.person === '' ? 'Played on this device' : `Played by ${settings.person}`}
-            </Words>
-            <Words>{`${own.length === 1 ? '1 boat' : `${own.length} boats`}, ${mean.toFixed(0)} points on average.`}</Words>
-            {kindsOf(own).map(({ kind, score, count }) => (
-              <View key={kind} style={{ flexDirection: 'row', gap: 10 }}>
-                <Words style={{ flex: 1, minWidth: 0 }}>{kind}</Words>
-                <Words kind="small" muted>{`${count} ×, ${score.toFixed(0)} points`}</Words>
-              </View>
-            ))}
-          </View>
-        </Card>
-      )}
+      <Played done={done} person={settings.person} />
       {asking ? (
         <FigureDialog
           title="A boat by its number"
@@ -102,18 +87,4 @@ function Begin({ level: first }: { readonly level: DrillLevel }) {
       ) : null}
     </Screen>
   );
-}
-
-/** How it went by kind of fault, the weakest first. */
-function kindsOf(own: ReturnType<typeof practisedHere>) {
-  const kinds = new Map<string, number[]>();
-  for (const { fault, score } of own) kinds.set(fault, [...(kinds.get(fault) ?? []), score]);
-  return [...kinds]
-    .map(([kind, scores]) => ({
-      kind,
-      count: scores.length,
-      score: scores.reduce((sum, one) => sum + one, 0) / scores.length,
-    }))
-    .sort((a, b) => a.score - b.score)
-    .slice(0, 12);
 }

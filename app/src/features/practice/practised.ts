@@ -1,38 +1,62 @@
+import type { StockEntry } from '@harbor-latch/core/wire/index';
+import { useCallback, useMemo, useState, useSyncExternalStore } from 'react';
+import { v7 } from 'uuid';
 import { z } from 'zod';
+import { readSettings } from '../../data/settings';
+import { useYardOnDevice } from '../../data/yardOnDevice';
+import { noteStock } from '../../device/stockRows';
 
-const doneSchema = z.array(
-  z.object({
-    seed: z.number(),
-    level: z.number(),
-    score: z.number(),
-    fault: z.string(),
-    named: z.string(),
-    by: z.string(),
-  }),
-);
+type PractisedChange = Extract<StockEntry['change'], { kind: 'practised' }>;
 
-/** A drill that was played on this device. */
-export type Practised = z.infer<typeof doneSchema>[number];
+/** A drill that somebody of the yard played. */
+export interface Practised {
+  readonly by: string;
+  readonly level: number;
+  readonly score: number;
+  /** The kind of fault, in words. */
+  readonly group: string;
+}
 
+/** Drills of an earlier release, kept on this device alone. */
+const beforeSchema = z.array(z.object({ level: z.number(), score: z.number(), fault: z.string(), by: z.string() }));
 const KEY = 'latch.practised';
-const MOST = 300;
 
-/** What was played on this device, the latest last. */
-export function practisedHere(): readonly Practised[] {
+function practisedBefore(): Practised[] {
   try {
-    return doneSchema.parse(JSON.parse(window.localStorage.getItem(KEY) ?? '[]'));
+    return beforeSchema
+      .parse(JSON.parse(window.localStorage.getItem(KEY) ?? '[]'))
+      .map(({ by, level, score, fault }) => ({ by, level, score, group: fault }));
   } catch {
     return [];
   }
 }
 
-/** Keeps what was played; where nothing may be stored it is known while the page is open. */
-export function keepPractised(one: Practised): void {
-  try {
-    window.localStorage.setItem(KEY, JSON.stringify([...practisedHere(), one].slice(-MOST)));
-  } catch {
-    // No room: the score was seen.
-  }
+/** Every drill that people of the yard played, as far as this device knows, the latest last. */
+export function usePractised(): readonly Practised[] {
+  const { aboard } = useYardOnDevice();
+  const entries = useSyncExternalStore(aboard.subscribe, () => aboard.stock);
+  const [before] = useState(practisedBefore);
+  return useMemo(() => {
+    const own = [...entries].sort((a, b) => (a.id < b.id ? -1 : 1));
+    return [
+      ...before,
+      ...own.flatMap(({ by, change }): Practised[] =>
+        change.kind === 'practised' ? [{ by, level: change.level, score: change.score, group: change.group }] : [],
+      ),
+    ];
+  }, [entries, before]);
+}
+
+/** Keeps what was played, for the whole yard: sent when there is a signal. */
+export function useKeepPractised(): (played: Omit<PractisedChange, 'kind'>) => void {
+  const { aboard } = useYardOnDevice();
+  return useCallback(
+    (played) => {
+      const hand = { by: readSettings().person, now: Date.now(), newId: () => v7() };
+      void aboard.change((change) => noteStock(change, { kind: 'practised', ...played }, hand));
+    },
+    [aboard],
+  );
 }
 
 const DAY_MS = 86_400_000;
