@@ -1,9 +1,11 @@
 import { AxeBuilder } from '@axe-core/playwright';
+import { assess } from '@harbor-latch/core/assess/index';
+import { buildDrill } from '@harbor-latch/core/trace/buildDrill';
 import { drillSolution, type DrillLevel } from '@harbor-latch/core/trace/drill';
 import { Practice } from '@harbor-latch/core/trace/practice';
 import { expect, open, test } from '../yard';
 
-for (const level of [1, 2, 3] as const satisfies readonly DrillLevel[])
+for (const level of [1, 2, 3, 4] as const satisfies readonly DrillLevel[])
   test(`a boat of level ${level} is played: a test is done, the repair named and proved, and the best hunt shown`, async ({
     page,
   }) => {
@@ -36,9 +38,56 @@ for (const level of [1, 2, 3] as const satisfies readonly DrillLevel[])
     expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual(
       [],
     );
+    await expect(page.getByRole('heading', { level: 2, name: 'Step by step' })).toBeVisible({
+      visible: look !== undefined,
+    });
     await page.goto('/practice');
-    await expect(page.getByText('1 boat, ', { exact: false })).toBeVisible();
+    // Whoever has no name is one of those who practised.
+    await expect(
+      page.getByRole('button', { name: /^Without a name: \d+ boats?, \d+ points on average$/ }),
+    ).toBeVisible();
+    await expect(page.getByText(result(seed, level))).toBeVisible();
   });
+
+/** The kind of fault that a drill hides, in words. */
+const result = (seed: number, level: DrillLevel) =>
+  new Practice(seed, level).result('', {
+    minutes: 0,
+    boughtInVain: 0,
+    proved: { again: false, water: false, recorded: false },
+    unsafe: false,
+  }).kind;
+
+test('a bare panel is wired end by end, judged by what runs and lights, and put right', async ({ page }) => {
+  const drill = buildDrill(12);
+  const [assessed] = assess(drill.job);
+  if (!assessed || assessed.status === 'incomplete') throw new Error('not sized');
+  const right = drill.ends.map(({ key, words, colour, conductor, side }) => {
+    const at = assessed.plan.conductors.find(({ id }) => id === conductor)?.[side];
+    const post = drill.posts.find(({ id }) => id === `${at?.part}.${at?.terminal}`);
+    return { key, label: `${words}, ${colour}`, post: post?.words ?? '' };
+  });
+  const put = (label: string, post: string) =>
+    page.getByRole('radiogroup', { name: label, exact: true }).getByRole('radio', { name: post, exact: true }).click();
+  await open(page, '/practice?bare=12', 'A bare panel');
+  for (const { label, post } of right) await put(label, post);
+  const manual = right.find(({ key }) => key === 'manual from');
+  const auto = right.find(({ key }) => key === 'auto from');
+  if (!manual || !auto) throw new Error('no ends');
+  await put(manual.label, auto.post);
+  await put(auto.label, manual.post);
+  await page.getByRole('button', { name: 'Put the fuse in' }).click();
+  await expect(page.getByText('33 of 100 points')).toBeVisible();
+  await expect(page.getByText(/^It should be: /).first()).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual(
+    [],
+  );
+  await put(manual.label, manual.post);
+  await put(auto.label, auto.post);
+  await page.getByRole('button', { name: 'Put the fuse in' }).click();
+  await expect(page.getByText('100 of 100 points')).toBeVisible();
+  await expect(page.getByText('The first time the fuse went in: 33. That is what counts.')).toBeVisible();
+});
 
 test('what hurts ends a drill with nothing, and says why', async ({ page }) => {
   await open(page, '/practice?seed=41&level=1', 'Practice');

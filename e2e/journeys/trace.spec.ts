@@ -6,15 +6,16 @@ import { Hunt, type HuntReading } from '@harbor-latch/core/trace/hunt';
 import type { Reading } from '@harbor-latch/core/trace/huntTest';
 import { symptomKinds, type SymptomCode } from '@harbor-latch/core/trace/symptoms';
 import type { Job } from '@harbor-latch/core/job/index';
+import type { Closed } from '@harbor-latch/core/reference/faultShares';
 import type { Page } from '@playwright/test';
 import { onDevice, phoneOnLink } from '../signal';
 import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
 
 /** A fault planted in a circuit, and what a hand on the bench reads of it. */
-function planted(job: Job, symptom: SymptomCode, fault: string) {
+function planted(job: Job, symptom: SymptomCode, fault: string, closed: Closed) {
   const [assessed] = assess(job);
   if (!assessed || assessed.status === 'incomplete') throw new Error('not sized');
-  const hunt = new Hunt(assessed, { symptom });
+  const hunt = new Hunt(assessed, { symptom, closed });
   const at = hunt.model.hypotheses.findIndex(({ id }) => id === fault);
   const truth = hunt.model.hypotheses[at];
   if (!truth) throw new Error(`${fault} does not show ${symptom}.`);
@@ -74,6 +75,8 @@ test('three planted faults are found on a phone, one of them without a signal, e
   expected.push(/Failed to load resource|ERR_CONNECTION_REFUSED|EventSource/);
   const { signal, device } = await phoneOnLink(browser, baseURL);
   const page = await device.newPage();
+  // What a hunt of the yard found makes it likelier in the next.
+  let closed: Closed = {};
   for (const [index, [symptom, fault]] of (
     [
       ['auto-dead', 'way-off@joint-float.cable'],
@@ -82,7 +85,7 @@ test('three planted faults are found on a phone, one of them without a signal, e
     ] as const
   ).entries()) {
     const job = await addBoat(request, demoBoat('alder-wren', `Hunted ${index}`));
-    const there = planted(job, symptom, fault);
+    const there = planted(job, symptom, fault, closed);
     const { expectedMinutes, textbookMinutes } = there.hunt.after([]);
     expect(expectedMinutes).toBeLessThan(textbookMinutes);
     await open(page, `${signal.address}${placesOf(job).trace}`, 'Main bilge pump');
@@ -113,6 +116,7 @@ test('three planted faults are found on a phone, one of them without a signal, e
     await done.click();
     await expect(shown(page, /^Mended/).first()).toBeVisible();
     await expect(shown(page, 'What does it do?')).toBeVisible();
+    closed = { ...closed, [there.truth.group]: 1 };
   }
   await device.close();
 });

@@ -40,6 +40,8 @@ export function makeAssessments(): Assessments {
       practiceBoat: (...asked) => asker().trace.practiceBoat(...asked),
       practiceRead: (...asked) => asker().trace.practiceRead(...asked),
       practiceResult: (...asked) => asker().trace.practiceResult(...asked),
+      barePanel: (...asked) => asker().trace.barePanel(...asked),
+      judged: (...asked) => asker().trace.judged(...asked),
     },
   });
 }

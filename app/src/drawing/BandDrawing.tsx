@@ -9,7 +9,7 @@ import { bandMarks, cableMarks, wireMarks, wireWidth, wordMarks } from '@harbor-
 import type { Box } from '@harbor-latch/core/drawing/geometry';
 import { LEAST_WIDTH, layoutDiagram } from '@harbor-latch/core/drawing/layout';
 import type { Live } from './live';
-import { AtWork, FaultMark, faultPlaces, Flow, Probes, Terminals } from './LivePaint';
+import { AtWork, FaultMark, Flow, markPlaces, Probes, SuspectMark, Terminals } from './LivePaint';
 import { inksOf, Marks } from './Marks';
 import { PartSymbol } from './PartSymbol';
 import { rowsOf, type Reach } from './reach';
@@ -93,7 +93,19 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, l
         />
       ))}
       {live
-        ? faultPlaces(drawing, live).map((at) => <FaultMark key={`${at.x} ${at.y}`} {...at} palette={palette} />)
+        ? markPlaces(drawing, (id) => live.faulty.has(id)).map(({ id, x, y }) => (
+            <FaultMark key={`${id} ${x} ${y}`} x={x} y={y} palette={palette} />
+          ))
+        : null}
+      {live?.suspected
+        ? markPlaces(drawing, (id) => live.suspected?.has(id) === true).map((at) => (
+            <SuspectMark
+              key={`${at.id} ${at.x} ${at.y}`}
+              {...at}
+              share={live.suspected?.get(at.id) ?? 0}
+              palette={palette}
+            />
+          ))
         : null}
       {touching ? <Terminals drawing={drawing} touch={touching} palette={palette} /> : null}
       {lit ? <Probes drawing={drawing} lit={lit} palette={palette} /> : null}

@@ -5,7 +5,7 @@ import type { Palette } from '../ui/palette';
 import { fonts } from '../ui/theme';
 import type { Drawing, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing/diagram';
 import { arrowsAlong, type Arrow } from './flow';
-import { arrowSize, FLOWS_FROM_A, type Live, type TerminalTouch } from './live';
+import { arrowSize, FLOWS_FROM_A, type TerminalTouch } from './live';
 import { shapeOf } from '@harbor-latch/core/drawing/symbols';
 
 /** Arrowheads along a conductor that carries a current: their way is its direction, their size its amount. */
@@ -207,15 +207,47 @@ function Probe({
   );
 }
 
-/** Where the mark of a planted fault stands. */
-export function faultPlaces(drawing: Drawing, { faulty }: Live): { readonly x: number; readonly y: number }[] {
+interface MarkPlace {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Where the mark of a part or conductor stands. */
+export function markPlaces(drawing: Drawing, isMarked: (id: string) => boolean): MarkPlace[] {
   return [
-    ...drawing.parts.filter(({ part }) => faulty.has(part.id)).map(({ box }) => ({ x: box.x - 4, y: box.y - 2 })),
+    ...drawing.parts
+      .filter(({ part }) => isMarked(part.id))
+      .map(({ part, box }) => ({ id: part.id, x: box.x - 4, y: box.y - 2 })),
     ...drawing.wires
-      .filter(({ id }) => faulty.has(id))
-      .flatMap(({ points }) => {
+      .filter(({ id }) => isMarked(id))
+      .flatMap(({ id, points }) => {
         const [a, b] = [points[0], points[1]];
-        return a && b ? [{ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }] : [];
+        return a && b ? [{ id, x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }] : [];
       }),
   ];
+}
+
+/** Where a fault may be: a disc that fills from below by how likely it is there, with a question mark. */
+export function SuspectMark({
+  x,
+  y,
+  share,
+  palette,
+}: MarkPlace & { readonly share: number; readonly palette: Palette }) {
+  const r = 15;
+  const top = y + r - 2 * r * Math.min(1, Math.max(0, share));
+  const half = Math.sqrt(Math.max(0, r * r - (top - y) ** 2));
+  return (
+    <G>
+      <Circle cx={x} cy={y} r={r} fill={palette.surface} stroke={palette.caution} strokeWidth={3} />
+      <Path
+        d={`M${x - half} ${top} A${r} ${r} 0 ${share > 0.5 ? 1 : 0} 0 ${x + half} ${top} Z`}
+        fill={palette.cautionSoft}
+      />
+      <SvgText x={x} y={y + 6} fontFamily={fonts.bold} fontSize={18} fill={palette.caution} textAnchor="middle">
+        ?
+      </SvgText>
+    </G>
+  );
 }

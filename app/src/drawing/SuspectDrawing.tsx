@@ -45,7 +45,8 @@ export function SuspectDrawing({
       amps: new Map(),
       doing: new Map(),
       touch: null,
-      faulty: new Set(likely.map(({ id }) => id)),
+      faulty: new Set(),
+      suspected: new Map(likely.map(({ id, share }) => [id, share] as const)),
       words: new Map(
         likely.map(({ id, share }) => [id, [names.get(id) ?? id, `${Math.round(share * 100)} % likely`]] as const),
       ),

@@ -10,6 +10,8 @@ export interface Live {
   readonly doing: ReadonlyMap<string, Doing>;
   /** Parts and conductors in which a fault was planted. */
   readonly faulty: ReadonlySet<string>;
+  /** Parts and conductors in which a fault is looked for, with how likely it is there, 0 to 1. */
+  readonly suspected?: ReadonlyMap<string, number>;
   /** Terminals that can be touched; none while parts and conductors are. */
   readonly touch: TerminalTouch | null;
 }

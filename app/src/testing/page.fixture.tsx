@@ -119,6 +119,8 @@ function assessmentsAtOnce(): Assessments {
       practiceBoat: async (...asked) => copied(work.trace.practiceBoat(...asked)),
       practiceRead: async (...asked) => copied(work.trace.practiceRead(...asked)),
       practiceResult: async (...asked) => copied(work.trace.practiceResult(...asked)),
+      barePanel: async (...asked) => copied(work.trace.barePanel(...asked)),
+      judged: async (...asked) => copied(work.trace.judged(...asked)),
     },
   });
 }

@@ -1,5 +1,12 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Job } from '@harbor-latch/core/job/index';
+import {
+  buildDrill,
+  judgedWiring,
+  type BuildDrill,
+  type JudgedWiring,
+  type Placed,
+} from '@harbor-latch/core/trace/buildDrill';
 import type { DrillLevel } from '@harbor-latch/core/trace/drill';
 import type { ProofReading } from '@harbor-latch/core/trace/fromProof';
 import { HarnessIdentifier, harnessOf, type HarnessFound, type HarnessReading } from '@harbor-latch/core/trace/harness';
@@ -126,6 +133,16 @@ export class TraceWork {
       if (error instanceof RangeError) return null;
       throw error;
     }
+  }
+
+  /** A bare panel that is to be wired. */
+  barePanel(seed: number): BuildDrill {
+    return buildDrill(seed);
+  }
+
+  /** What it does as it was wired. */
+  judged(seed: number, placed: Placed): JudgedWiring {
+    return judgedWiring(buildDrill(seed), placed);
   }
 
   private practice({ seed, level }: AskedPractice): Practice {

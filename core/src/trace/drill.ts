@@ -56,7 +56,7 @@ const craftOf: Readonly<Record<DrillLevel, readonly ExampleBoatKey[]>> = {
 };
 
 /** A boat of a kind of craft, the same for the same number. */
-function boatOf(key: ExampleBoatKey, seed: number): Job {
+export function boatOf(key: ExampleBoatKey, seed: number): Job {
   const boatId = `00000000-0000-4000-8000-${(seed >>> 0).toString(16).padStart(12, '0')}`;
   const ids = { boatId, batteryId: 'house', wellId: 'well', circuitIds: ['first', 'second'] };
   return exampleBoat(key, ids, exampleBoats[key].name, undefined, undefined);
@@ -70,12 +70,12 @@ interface Drawn extends Drill {
 }
 
 /** Draws one of several, and numbers from 0 to 1. */
-interface Chance {
+export interface Chance {
   readonly number: () => number;
   readonly one: <T>(all: readonly T[]) => T;
 }
 
-function chanceOf(seed: number, level: DrillLevel): Chance {
+export function chanceOf(seed: number, level: DrillLevel): Chance {
   const number = randomLcg(((seed * 2_654_435_761 + level) % 2 ** 32) / 2 ** 32);
   // The first numbers of such a generator are alike for seeds that are neighbours.
   for (let warm = 0; warm < 8; warm += 1) number();

@@ -9,6 +9,7 @@ import { ChoiceRow } from '../../ui/ChoiceRow';
 import { FigureDialog } from '../../ui/FigureDialog';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
+import { BuildRun } from './BuildRun';
 import { PracticeRun } from './PracticeRun';
 import { Played } from './Played';
 import { seedOfDay, usePractised } from './practised';
@@ -24,15 +25,20 @@ const MOST_SEED = 1_000_000;
 
 /** A place to learn it: a hidden fault on a made-up boat. */
 export function PracticeScreen() {
-  const { seed, level } = useLocalSearchParams<{ seed?: string; level?: string }>();
-  const number = seed !== undefined && /^\d+$/.test(seed) ? Math.min(MOST_SEED, Number(seed)) : null;
+  const { seed, level, bare } = useLocalSearchParams<{ seed?: string; level?: string; bare?: string }>();
+  const panel = numberIn(bare);
+  const number = numberIn(seed);
   const known = drillLevels.find((one) => String(one) === level) ?? 1;
+  if (panel !== null) return <BuildRun key={panel} seed={panel} />;
   return number === null ? (
     <Begin level={known} />
   ) : (
     <PracticeRun key={`${number} ${known}`} seed={number} level={known} />
   );
 }
+
+const numberIn = (text: string | undefined): number | null =>
+  text !== undefined && /^\d+$/.test(text) ? Math.min(MOST_SEED, Number(text)) : null;
 
 function Begin({ level: first }: { readonly level: DrillLevel }) {
   const router = useRouter();
@@ -66,6 +72,22 @@ function Begin({ level: first }: { readonly level: DrillLevel }) {
             </BigButton>
             <BigButton mode="text" onPress={() => setAsking(true)}>
               By its number
+            </BigButton>
+          </View>
+        </View>
+      </Card>
+      <Card>
+        <View style={{ padding: 14, gap: 12 }}>
+          <Words kind="heading" level={2}>
+            A bare panel
+          </Words>
+          <Words>
+            The ends of its conductors hang loose, with their labels on. Put each on a post, then put the fuse in: it is
+            judged by what runs and lights in every position.
+          </Words>
+          <View style={{ alignItems: 'flex-start' }}>
+            <BigButton icon="wrench" mode="outlined" onPress={() => router.navigate(`/practice?bare=${chance}`)}>
+              Wire a panel
             </BigButton>
           </View>
         </View>
