@@ -5,6 +5,7 @@ import type { Story } from '@harbor-latch/core/reference/faultShares';
 import { storyKeys } from '@harbor-latch/core/log/storyOf';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { More } from '../../fields/More';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { FigureDialog } from '../../ui/FigureDialog';
@@ -85,43 +86,44 @@ export function BeginHunt({
               <Chip key={one} words={names[one]} there={instruments.includes(one)} onPress={() => toggle(one)} />
             ))}
           </View>
-          <Words kind="strong" level={2}>
-            What is known of her?
-          </Words>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-            {storyKeys.map((key) => (
-              <Chip
-                key={key}
-                words={storyWords[key]}
-                there={story.includes(key)}
-                onPress={() => setStory(story.includes(key) ? story.filter((other) => other !== key) : [...story, key])}
+          <More title="What is known of her" summary={knownWords(story, restingV)}>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+              {storyKeys.map((key) => (
+                <Chip
+                  key={key}
+                  words={storyWords[key]}
+                  there={story.includes(key)}
+                  onPress={() =>
+                    setStory(story.includes(key) ? story.filter((other) => other !== key) : [...story, key])
+                  }
+                />
+              ))}
+            </View>
+            <PressRow
+              label={`Battery at rest: ${restingV === null ? 'not read' : `${restingV} V`}. Change`}
+              onPress={() => setAsking(true)}
+              style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}
+            >
+              <Icon name="car-battery" color={palette.accent} />
+              <Words style={{ flex: 1, minWidth: 0 }}>Battery at rest</Words>
+              <Words kind="strong">{restingV === null ? 'Not read' : `${restingV} V`}</Words>
+            </PressRow>
+            {asking ? (
+              <FigureDialog
+                title="Battery at rest"
+                label="Volts at its posts, nothing running"
+                hint="Left empty: as surveyed"
+                first={restingV}
+                least={BATTERY_V.least}
+                most={BATTERY_V.most}
+                onFigure={(figure) => {
+                  setRestingV(figure);
+                  setAsking(false);
+                }}
+                onClose={() => setAsking(false)}
               />
-            ))}
-          </View>
-          <PressRow
-            label={`Battery at rest: ${restingV === null ? 'not read' : `${restingV} V`}. Change`}
-            onPress={() => setAsking(true)}
-            style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}
-          >
-            <Icon name="car-battery" color={palette.accent} />
-            <Words style={{ flex: 1, minWidth: 0 }}>Battery at rest</Words>
-            <Words kind="strong">{restingV === null ? 'Not read' : `${restingV} V`}</Words>
-          </PressRow>
-          {asking ? (
-            <FigureDialog
-              title="Battery at rest"
-              label="Volts at its posts, nothing running"
-              hint="Left empty: as surveyed"
-              first={restingV}
-              least={BATTERY_V.least}
-              most={BATTERY_V.most}
-              onFigure={(figure) => {
-                setRestingV(figure);
-                setAsking(false);
-              }}
-              onClose={() => setAsking(false)}
-            />
-          ) : null}
+            ) : null}
+          </More>
         </View>
       </Card>
       <Words kind="heading" level={2}>
@@ -187,4 +189,10 @@ function Chip({
       <Words color={there ? palette.accent : palette.muted}>{words}</Words>
     </PressRow>
   );
+}
+
+/** What was said of a boat, in a line. */
+function knownWords(story: readonly (keyof Story)[], restingV: number | null): string {
+  const told = [...story.map((key) => storyWords[key]), ...(restingV === null ? [] : [`battery ${restingV} V`])];
+  return told.length === 0 ? 'Nothing that makes one fault likelier' : told.join(', ');
 }
