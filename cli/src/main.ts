@@ -201,7 +201,7 @@ function program(): Command {
     .command('drill')
     .description('a hidden fault on a made-up boat, the same for the same number')
     .requiredOption('--seed <n>', 'a whole number from 0')
-    .option('--level <level>', '1, 2 or 3', '1')
+    .option('--level <level>', '1 to 4', '1')
     .option('--reveal', 'print what it hides, and what the best hunt takes')
     .action((options: DrillOptions) => print(drilled(options)));
   latch

@@ -2,7 +2,8 @@ import { assess } from '../assess';
 import { readJob } from '../file';
 import { exampleBoat } from '../schemes';
 import { decisionTree } from './decisionTree';
-import { designFaultKeys, designFaults, designModel, designSymptoms, soundLayout, spoiled } from './designFaults';
+import { designFaultKeys, designFaults, designSymptoms, soundLayout, spoiled } from './designFaults';
+import { designModel } from './designModel';
 
 const ids = {
   boatId: '00000000-0000-4000-8000-000000000001',

@@ -170,7 +170,10 @@ function Told({
   readonly onRecord: (words: string) => void;
 }) {
   const [first] = ways;
-  const broken = first?.broken == null ? null : (conductors.find(({ id }) => id === first.broken)?.name ?? null);
+  const broken =
+    first === undefined || first.broken === null
+      ? null
+      : (conductors.find(({ id }) => id === first.broken)?.name ?? null);
   const rows = labels.map(({ role, name }, at) => {
     const planned = conductors.find(({ id }) => id === role);
     return { at, name, todo: planned ? bandWords(planned, colours[at] ?? '') : '' };

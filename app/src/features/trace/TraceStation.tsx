@@ -95,7 +95,9 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
             onOther={setChosen}
           />
         ) : null}
-        <ChoiceRow label="Order of the tests" choices={orders(tracing)} value={order} onChoose={setOrder} />
+        {tracing.next.length > 0 ? (
+          <ChoiceRow label="Order of the tests" choices={orders(tracing)} value={order} onChoose={setOrder} />
+        ) : null}
         <Words kind="heading" level={2}>
           What it may be
         </Words>
@@ -140,13 +142,10 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
 
 const minutes = (value: number) => `${value < 10 ? value.toFixed(1) : Math.round(value)} min`;
 
-const orders = ({ expectedMinutes, textbookMinutes, settled }: Tracing) =>
+const orders = ({ expectedMinutes, textbookMinutes }: Tracing) =>
   [
-    { value: 'best', label: settled ? 'Best next' : `Best next, about ${minutes(expectedMinutes)}` },
-    {
-      value: 'textbook',
-      label: settled ? 'From the source outward' : `From the source outward, ${minutes(textbookMinutes)}`,
-    },
+    { value: 'best', label: `Best next, about ${minutes(expectedMinutes)}` },
+    { value: 'textbook', label: `From the source outward, ${minutes(textbookMinutes)}` },
   ] as const;
 
 /** What can be said by now: a repair, that nothing fits, or that nothing tells more. */
