@@ -72,7 +72,7 @@ const stretches: readonly Stretch[] = [
     amps: 'amps-manual-down',
     causes: [
       { words: 'the pump’s joint corrodes', faults: ['splice-pump'] },
-      { words: 'the manual conductor, or its post', faults: ['panel', 'broken'] },
+      { words: 'the manual conductor, or its post', faults: ['panel', 'broken'], part: 0.4 },
     ],
   },
   {
@@ -83,7 +83,7 @@ const stretches: readonly Stretch[] = [
     causes: [
       { words: 'a joint of the float corrodes', faults: ['splice-float'] },
       { words: 'the float’s contact wears', faults: ['float-dead'], part: 0.5 },
-      { words: 'the auto conductor, or its post', faults: ['panel', 'broken'] },
+      { words: 'the auto conductor, or its post', faults: ['panel', 'broken'], part: 0.4 },
     ],
   },
   {
