@@ -2,6 +2,7 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { assess } from '@harbor-latch/core/assess/index';
 import { measureOhms, measureVolts, withFaults } from '@harbor-latch/core/circuit/index';
 import { pulled, settingOf } from '@harbor-latch/core/prove/ground';
+import { HarnessIdentifier, type HarnessReading } from '@harbor-latch/core/trace/harness';
 import { Hunt } from '@harbor-latch/core/trace/hunt';
 import type { HuntReading } from '@harbor-latch/core/trace/huntReading';
 import type { Reading } from '@harbor-latch/core/trace/huntTest';
@@ -120,4 +121,46 @@ test('three planted faults are found on a phone, one of them without a signal, e
     closed = { ...closed, [there.truth.group]: 1 };
   }
   await device.close();
+});
+
+test('wires that nobody knows are told apart by ohms, and written into the log', async ({ page, request }) => {
+  const job = await addBoat(request, demoBoat('alder-wren', 'Unknown wires'));
+  const [assessed] = assess(job);
+  if (!assessed || assessed.status === 'incomplete') throw new Error('not sized');
+  // The wires lie as auto, negative, manual: ohms between two of them as the meter would read.
+  const truth = ['auto', 'negative', 'manual'];
+  const identifier = new HarnessIdentifier(assessed, truth.length);
+  const words = { beeps: 'Near nothing, it beeps', some: 'Some ohms, as of a motor', none: 'Nothing, open' } as const;
+  await open(page, placesOf(job).trace, 'Main bilge pump');
+  await page.getByRole('button', { name: /^Wires that nobody knows/ }).click();
+  const readings: HarnessReading[] = [];
+  let found = identifier.after(readings);
+  while (found.kind === 'asking') {
+    const { question } = found;
+    const pair = [truth[question.a], truth[question.b]].sort().join();
+    const float = question.lifted === 'up';
+    const reads = pair === 'manual,negative' ? 'some' : !float ? 'none' : pair === 'auto,manual' ? 'beeps' : 'some';
+    await expect(
+      page.getByText(
+        `${float ? 'Float lifted' : 'Float down'}. One probe on wire ${question.a + 1}, the other on wire ${question.b + 1}.`,
+      ),
+    ).toBeVisible();
+    await page.getByRole('button', { name: words[reads], exact: true }).click();
+    readings.push({ ...question, reads });
+    found = identifier.after(readings);
+  }
+  expect(found.kind).toBe('found');
+  await expect(page.getByText('Wire 1', { exact: true })).toBeVisible();
+  await expect(page.getByText('Label both ends “Auto positive”', { exact: false })).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual(
+    [],
+  );
+  // What was read stays while the page is away.
+  await page.reload();
+  await page.getByRole('button', { name: /^Wires that nobody knows: \d readings/ }).click();
+  await page.getByRole('button', { name: 'Write it into the log' }).click();
+  await open(page, `/boat/${job.boat.id}/log`, 'Log');
+  await expect(
+    page.getByText('Wires told apart: wire 1 is Auto positive, wire 2 is Negative, wire 3 is Manual positive.'),
+  ).toBeVisible();
 });

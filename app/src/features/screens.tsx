@@ -4,19 +4,22 @@ import { SeenContext, type Seen } from '../seen';
 import { fetchWorkerAhead } from '../data/waterWorker';
 import { lazily, type LazyScreen } from '../ui/lazily';
 
-/** Every page of the application, each loaded when it is first shown or while nothing else is to be done. */
+/**
+ * Every page of the application, each loaded when it is first shown or while nothing else is to be done. All but the yard come
+ * in one piece: what two pieces share would have to come before the yard, which needs none of it.
+ */
 const Yard = lazily(() => import('./yard/YardScreen').then(({ YardScreen: screen }) => screen));
-const Boat = lazily(() => import('./boatPages').then(({ BoatScreen: screen }) => screen));
-const Circuit = lazily(() => import('./boatPages').then(({ CircuitScreen: screen }) => screen));
-const Versions = lazily(() => import('./boatPages').then(({ VersionsScreen: screen }) => screen));
-const Reference = lazily(() => import('./reference/ReferenceScreen').then(({ ReferenceScreen: screen }) => screen));
-const Waiting = lazily(() => import('./waiting/WaitingScreen').then(({ WaitingScreen: screen }) => screen));
-const Stock = lazily(() => import('./boatPages').then(({ StockScreen: screen }) => screen));
-const Log = lazily(() => import('./boatPages').then(({ LogScreen: screen }) => screen));
-const Due = lazily(() => import('./boatPages').then(({ DueScreen: screen }) => screen));
-const Check = lazily(() => import('./check/CheckScreen').then(({ CheckScreen: screen }) => screen));
-const Practice = lazily(() => import('./practice/PracticeScreen').then(({ PracticeScreen: screen }) => screen));
-const Settings = lazily(() => import('./settings/SettingsScreen').then(({ SettingsScreen: screen }) => screen));
+const Boat = lazily(() => import('./laterPages').then(({ BoatScreen: screen }) => screen));
+const Circuit = lazily(() => import('./laterPages').then(({ CircuitScreen: screen }) => screen));
+const Versions = lazily(() => import('./laterPages').then(({ VersionsScreen: screen }) => screen));
+const Reference = lazily(() => import('./laterPages').then(({ ReferenceScreen: screen }) => screen));
+const Waiting = lazily(() => import('./laterPages').then(({ WaitingScreen: screen }) => screen));
+const Stock = lazily(() => import('./laterPages').then(({ StockScreen: screen }) => screen));
+const Log = lazily(() => import('./laterPages').then(({ LogScreen: screen }) => screen));
+const Due = lazily(() => import('./laterPages').then(({ DueScreen: screen }) => screen));
+const Check = lazily(() => import('./laterPages').then(({ CheckScreen: screen }) => screen));
+const Practice = lazily(() => import('./laterPages').then(({ PracticeScreen: screen }) => screen));
+const Settings = lazily(() => import('./laterPages').then(({ SettingsScreen: screen }) => screen));
 
 /**
  * A page that follows changes only while it is seen: those under it in the stack rest.

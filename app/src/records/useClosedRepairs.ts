@@ -4,13 +4,11 @@ import type { Closed } from '@harbor-latch/core/reference/faultShares';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useYardOnDevice } from '../data/yardOnDevice';
 
-const NONE: Closed = {};
-
-/** What the hunts of all boats on this device found, by group; nothing until they were looked through. */
-export function useClosedRepairs(): Closed {
+/** What the hunts of all boats on this device found, by group; null until they were looked through. */
+export function useClosedRepairs(): Closed | null {
   const { aboard } = useYardOnDevice();
   const written = useSyncExternalStore(aboard.subscribe, () => aboard.recordsWritten);
-  const [closed, setClosed] = useState(NONE);
+  const [closed, setClosed] = useState<Closed | null>(null);
   useEffect(() => {
     let wanted = true;
     void aboard.records(null).then((rows) => {

@@ -53,6 +53,9 @@ export interface AskedHarness extends AskedCircuit {
 export interface HarnessTold {
   /** As few and as many as can be told apart. */
   readonly least: number;
+  readonly wires: number;
+  /** After so many readings. */
+  readonly read: number;
   readonly found: HarnessFound;
 }
 
@@ -128,7 +131,7 @@ export class TraceWork {
     try {
       if (this.harnessAsked?.of !== own || this.harnessAsked.wires !== count)
         this.harnessAsked = { wires: count, of: own, identifier: new HarnessIdentifier(own, count) };
-      return { least, found: this.harnessAsked.identifier.after(readings) };
+      return { least, wires: count, read: readings.length, found: this.harnessAsked.identifier.after(readings) };
     } catch (error) {
       if (error instanceof RangeError) return null;
       throw error;

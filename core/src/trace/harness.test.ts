@@ -46,6 +46,7 @@ describe('the wires of an unknown harness', () => {
   it.each([
     ['three-way-float', 3],
     ['three-way-float', 4],
+    ['three-way-float', 5],
     ['standalone-alarm', 2],
     ['hot-auto', 3],
   ])('of %s, %i of them, each way also with one broken, are found in no more questions than said', (scheme, wires) => {

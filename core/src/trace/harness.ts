@@ -2,6 +2,7 @@ import type { AssessedAlarm, AssessedPump } from '../assess';
 import { measureOhms, type FloatPosition, type NetConductor, type Netlist, type Part } from '../circuit';
 import type { Continuity } from '../job';
 import { colourInWords, type PlannedConductor } from '../schemes';
+import { permutations } from './permutations';
 import { Questions, type Puzzle } from './questions';
 
 /** Most wires that are told apart. */
@@ -94,7 +95,9 @@ export class HarnessIdentifier {
         id: String(at),
         answers: Uint8Array.from([...byReading.keys()], (key) => Number(key[at] ?? 0)),
       })),
-      symmetries: [this.groups.map((_group, at) => at)],
+      symmetries: symmetriesOf(this.groups, [...byReading.keys()], (way) =>
+        this.asked.map((question) => answerTo(way, question, read)).join(''),
+      ),
     };
     this.questions = new Questions(this.puzzle);
   }
@@ -137,6 +140,22 @@ export class HarnessIdentifier {
     if (!own) return { role, name: 'Spare: insulate both ends', colour: '' };
     return { role, name: own.name, colour: colourInWords(own.colour) };
   }
+}
+
+/** Wires renamed leave the puzzle the same: each order of them as the group that every group becomes. */
+function symmetriesOf(
+  groups: readonly (readonly HarnessWay[])[],
+  keys: readonly string[],
+  keyOf: (way: HarnessWay) => string,
+): number[][] {
+  const at = new Map(keys.map((key, group) => [key, group]));
+  const wires = groups[0]?.[0]?.roles.length ?? 0;
+  return permutations(Array.from({ length: wires }, (_, wire) => wire)).map((order) =>
+    groups.map(([first]) => {
+      if (!first) return 0;
+      return at.get(keyOf({ ...first, roles: order.map((wire) => first.roles[wire] ?? SPARE) })) ?? 0;
+    }),
+  );
 }
 
 function questionsOf(wires: number): HarnessQuestion[] {

@@ -1,5 +1,6 @@
 import { leverPositions, type Continuity, type LeverPosition } from '../job';
 import { continuityBetween, switchFaults, type PanelPosts, type PostRole, type SwitchFault } from './panelPosts';
+import { permutations } from './permutations';
 import { Questions, type Effort, type Puzzle } from './questions';
 
 /** Which role each post has, in the order of the posts. */
@@ -241,8 +242,3 @@ function symmetriesOf(groups: readonly (readonly Assignment[])[]): number[][] {
 }
 
 const MOST_RENAMED = 5;
-
-function permutations(places: readonly number[]): number[][] {
-  if (places.length === 0) return [[]];
-  return places.flatMap((first) => permutations(places.filter((one) => one !== first)).map((rest) => [first, ...rest]));
-}

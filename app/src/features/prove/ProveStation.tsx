@@ -3,10 +3,11 @@ import type { ProvePhase } from '@harbor-latch/core/prove/proveTest';
 import { judged, type Read } from '@harbor-latch/core/prove/verdict';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
+import { DrawingAndPanel } from '../../ui/DrawingAndPanel';
 import { Notice } from '../../ui/Notice';
 import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
@@ -175,34 +176,16 @@ export function ProveStation({ draft, assessed, room, onTrace }: ProveStationPro
       width={Math.min(560, room.drawingWidth)}
     />
   );
-  const body = (
-    <ScrollView
-      key={`${tool} ${tool === 'test' ? (current?.test.id ?? '') : ''}`}
-      style={{ flex: 1 }}
-      contentContainerStyle={{ padding: 14, gap: 12, paddingBottom: 32 }}
+  return (
+    <DrawingAndPanel
+      room={room}
+      drawing={drawn ? drawing : null}
+      share="69%"
+      of={`${tool} ${tool === 'test' ? (current?.test.id ?? '') : ''}`}
+      tabs={tabs}
     >
       {panel}
-    </ScrollView>
-  );
-  const surface = { backgroundColor: palette.surface, borderColor: palette.line };
-  if (room.beside)
-    return (
-      <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-        {drawing}
-        <View style={{ width: room.toolsWidth, ...surface, borderLeftWidth: 1 }}>
-          {tabs}
-          {body}
-        </View>
-      </View>
-    );
-  return (
-    <View style={{ flex: 1, minHeight: 0 }}>
-      {drawn ? drawing : null}
-      <View style={{ ...(drawn ? { height: '69%' } : { flex: 1 }), ...surface, borderTopWidth: 1 }}>
-        {tabs}
-        {body}
-      </View>
-    </View>
+    </DrawingAndPanel>
   );
 }
 

@@ -28,41 +28,59 @@ const colours: readonly string[] = [NOT_SEEN, ...insulationColours];
 
 type Found = Extract<HarnessFound, { kind: 'found' }>;
 
-/** Tells the unknown wires that come out of a bilge apart, by ohms between two of them at a time. */
-export function HarnessCard({
-  job,
-  circuit,
-  conductors,
-  record,
-}: {
+interface HarnessProps {
   readonly job: Job;
   readonly circuit: string;
   readonly conductors: readonly PlannedConductor[];
   readonly record: Recorder;
-}) {
-  const say = useSay();
+}
+
+/** Tells the unknown wires that come out of a bilge apart, by ohms between two of them at a time. */
+export function HarnessCard(props: HarnessProps) {
+  const { circuit } = props;
   const [kept, setKept] = useState(() => harnessKept(circuit));
+  const count = kept.readings.length;
+  return (
+    <FoldedCard
+      title="Wires that nobody knows"
+      summary={count === 0 ? 'Tell them apart with an ohmmeter' : count === 1 ? '1 reading' : `${count} readings`}
+    >
+      <Wires
+        {...props}
+        kept={kept}
+        onKeep={(next) => {
+          keepHarness(circuit, next);
+          setKept(next);
+        }}
+      />
+    </FoldedCard>
+  );
+}
+
+/** Worked out only while it is looked at. */
+function Wires({
+  job,
+  circuit,
+  conductors,
+  record,
+  kept,
+  onKeep: keep,
+}: HarnessProps & { readonly kept: KeptHarness; readonly onKeep: (kept: KeptHarness) => void }) {
+  const say = useSay();
   const told = useHarness(job, circuit, kept.wires, kept.readings);
-  const keep = (next: KeptHarness) => {
-    keepHarness(circuit, next);
-    setKept(next);
-  };
-  if (!told) return null;
+  if (!told)
+    return (
+      <Words role="status" muted>
+        Working out what every pair would read …
+      </Words>
+    );
   const { least, found } = told;
   const wires = Math.max(least, kept.wires ?? least);
   const counts = Array.from({ length: MOST_WIRES - least + 1 }, (_, at) => String(least + at));
   const { readings } = kept;
+  const current = told.wires === wires && told.read === readings.length;
   return (
-    <FoldedCard
-      title="Wires that nobody knows"
-      summary={
-        readings.length === 0
-          ? 'Tell them apart with an ohmmeter'
-          : found.kind === 'found'
-            ? 'Told apart'
-            : `${readings.length} read`
-      }
-    >
+    <>
       <Words kind="small" muted>
         {`${cautions.proveDead} Take the wires off their posts at the panel, strip their ends, and number them as they lie. What they are joined to in the bilge stays on.`}
       </Words>
@@ -88,7 +106,12 @@ export function HarnessCard({
           />
         ))}
       </More>
-      {found.kind === 'asking' ? (
+      {current ? null : (
+        <Words role="status" muted>
+          Looking for the best question …
+        </Words>
+      )}
+      {current && found.kind === 'asking' ? (
         <Question
           question={found.question}
           left={found.left}
@@ -97,7 +120,7 @@ export function HarnessCard({
           onRead={(reads) => keep({ ...kept, readings: [...readings, { ...found.question, reads }] })}
         />
       ) : null}
-      {found.kind === 'found' ? (
+      {current && found.kind === 'found' ? (
         <Told
           found={found}
           colours={kept.colours}
@@ -108,7 +131,7 @@ export function HarnessCard({
           }}
         />
       ) : null}
-      {found.kind === 'faulty' ? (
+      {current && found.kind === 'faulty' ? (
         <Notice tone="stop" icon="alert-octagon">
           Nothing with at most one broken wire reads so. Take the last reading back and read it again; then look for two
           broken wires, or for a part in the bilge that is not in the drawing.
@@ -121,7 +144,7 @@ export function HarnessCard({
           </BigButton>
         </View>
       ) : null}
-    </FoldedCard>
+    </>
   );
 }
 

@@ -2,7 +2,7 @@ import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { HuntOrder } from '@harbor-latch/core/trace/hunt';
 import type { Tracing } from '@harbor-latch/core/trace/tracing';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useSymptoms } from '../../data/tracing';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
@@ -11,9 +11,9 @@ import { FoldedCard } from '../../fields/FoldedCard';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
+import { DrawingAndPanel } from '../../ui/DrawingAndPanel';
 import { Notice } from '../../ui/Notice';
 import type { Room } from '../../ui/room';
-import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { BeginHunt } from './BeginHunt';
 import { HarnessCard } from './HarnessCard';
@@ -36,7 +36,6 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const symptoms = useSymptoms(draft.job, assessed.circuit.id);
   const hunt = useHunt(draft, assessed, order);
-  const palette = usePalette();
   const units = useUnits();
   const { now, tracing, current } = hunt;
   const test = tracing?.next.find(({ id }) => id === chosen) ?? tracing?.next[0] ?? null;
@@ -117,26 +116,10 @@ export function TraceStation({ draft, assessed, room }: TraceStationProps) {
       units={units}
     />
   );
-  const body = (
-    <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 14, gap: 12, paddingBottom: 32 }}>
-      {panel}
-    </ScrollView>
-  );
-  const surface = { backgroundColor: palette.surface, borderColor: palette.line };
-  if (room.beside)
-    return (
-      <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-        {drawing}
-        <View style={{ width: room.toolsWidth, ...surface, borderLeftWidth: 1 }}>{body}</View>
-      </View>
-    );
   return (
-    <View style={{ flex: 1, minHeight: 0 }}>
-      {drawn ? drawing : null}
-      <View style={{ ...(drawn ? { height: '66%' } : { flex: 1 }), ...surface, borderTopWidth: drawn ? 1 : 0 }}>
-        {body}
-      </View>
-    </View>
+    <DrawingAndPanel room={room} drawing={drawn ? drawing : null} share="66%" of={test?.id ?? ''}>
+      {panel}
+    </DrawingAndPanel>
   );
 }
 

@@ -53,12 +53,17 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
   // What the log tells of her, until a hunt has it from whoever began it.
   const story = useMemo(() => storyOf(records.entries, openedMs), [records.entries, openedMs]);
   const known = useMemo(
-    (): SharesKnown => ({ story: now ? storyIn(now) : story, closed, percents: setPercents(records.entries) }),
+    (): SharesKnown => ({
+      story: now ? storyIn(now) : story,
+      closed: closed ?? {},
+      percents: setPercents(records.entries),
+    }),
     [now, story, closed, records.entries],
   );
   const asked = useMemo(
     () =>
-      now && {
+      now &&
+      closed && {
         job,
         circuitId: circuit,
         asked: askedOf(now, known),
@@ -66,7 +71,7 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
         proof: proofReadings(records.entries, circuit),
         order,
       },
-    [now, job, circuit, order, records.entries, known],
+    [now, closed, job, circuit, order, records.entries, known],
   );
   const told = useTracing(asked);
   const takeBack = (entry: string) => void record('withdrawn', circuit, { entry });
@@ -85,7 +90,7 @@ export function useHunt(draft: Draft, assessed: AssessedCircuit, order: HuntOrde
     return row.id;
   };
   return {
-    ready: records.ready,
+    ready: records.ready && closed !== null,
     now,
     ...told,
     story,

@@ -17,7 +17,7 @@ import type { TripCheckProps } from './TripCheckDialog';
 
 /** What records is not part of the first screen. */
 const TripCheckDialog = lazily<TripCheckProps>(() =>
-  import('../boatPages').then(({ TripCheckDialog: dialog }) => dialog),
+  import('../laterPages').then(({ TripCheckDialog: dialog }) => dialog),
 );
 
 /** A boat of the yard: its circuits, each with the worst that was found. */

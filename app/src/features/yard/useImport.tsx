@@ -66,7 +66,7 @@ export function useImport(): Importing {
   };
   const bringBundle = async (file: File) => {
     // What reads and checks records is not part of the first screen.
-    const readBundle = await import('../boatPages').then(({ readBundle: reads }) => reads);
+    const readBundle = await import('../laterPages').then(({ readBundle: reads }) => reads);
     const hand = () => ({ by: readSettings().person, now: Date.now(), newId: () => v7() });
     const read = await readBundle(new Uint8Array(await file.arrayBuffer()), aboard, hand);
     if (!read.ok)
