@@ -116,7 +116,12 @@ test('what another changed in the same field meanwhile is asked, and neither cop
     headers: { 'If-Match': '"1"', 'X-Person': 'Samphire' },
   });
   await context.setOffline(false);
-  await expect(page.getByText(/was changed by Samphire at/).filter({ visible: true }).first()).toBeVisible();
+  await expect(
+    page
+      .getByText(/was changed by Samphire at/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
   await expect(page.getByLabel('Source to panel, one way, in m')).toHaveValue('4.4');
   await page.getByRole('button', { name: 'Take the other' }).click();
   await expect(page.getByLabel('Source to panel, one way, in m')).toHaveValue('5');
