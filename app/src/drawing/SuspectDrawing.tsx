@@ -5,12 +5,10 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { useMemo } from 'react';
-import { ScrollView, View } from 'react-native';
-import { BandDrawing } from './BandDrawing';
+import { View } from 'react-native';
 import type { Live } from './live';
-import { useScrolledTo } from './useScrolledTo';
+import { ScrolledDrawing } from './ScrolledDrawing';
 
-const noSelect = () => undefined;
 /** Less likely than this it is not marked in the drawing. */
 const LEAST_SHARE = 0.06;
 
@@ -52,28 +50,16 @@ export function SuspectDrawing({
       ),
     };
   }, [where, assessed]);
-  const [red, black] = test?.between ?? [null, null];
-  const { room, reach } = useScrolledTo(red?.part ?? null, black?.part ?? null);
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
-      <ScrollView
-        ref={room}
-        style={{ flex: 1 }}
-        contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
-        // What scrolls by itself can be reached by keys.
-        {...{ tabIndex: 0, role: 'region', 'aria-label': 'Where it may be' }}
-      >
-        <BandDrawing
-          diagram={diagram}
-          width={width}
-          selected={null}
-          onSelect={noSelect}
-          reach={reach}
-          lit={{ red, black }}
-          {...(live ? { live } : {})}
-          label="The circuit; where the fault may be is marked, with its share"
-        />
-      </ScrollView>
+      <ScrolledDrawing
+        diagram={diagram}
+        width={width}
+        between={test?.between ?? null}
+        live={live}
+        region="Where it may be"
+        label="The circuit; where the fault may be is marked, with its share"
+      />
     </View>
   );
 }

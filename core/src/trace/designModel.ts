@@ -155,7 +155,7 @@ function designFaultsOf(job: Job, circuitId: string, symptom: DesignSymptom): De
 }
 
 /**
- * The hunt for a design fault: every part is sound, so only what the layout shows can be asked. Each is as likely as any.
+ * The hunt for a design fault: every part is sound, so only what the layout shows can be asked. All are equally likely.
  * @returns null where the circuit can have fewer than two
  */
 export function designModel(job: Job, circuitId: string, symptom: DesignSymptom, access: Access): HuntModel | null {

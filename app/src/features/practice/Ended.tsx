@@ -104,7 +104,7 @@ export function Ended({
 function stepWords({ text, expected, best, bestExpected }: PracticeEnd['review'][number]): string {
   if (best === null) return 'Nothing was left to test: it could be named.';
   if (expected === null) return `It could tell nothing more. Best here: ${best}`;
-  if (best === text || expected <= bestExpected + AS_GOOD_MIN) return 'As good as any here.';
+  if (best === text || expected <= bestExpected + AS_GOOD_MIN) return 'No test was better here.';
   return `${(expected - bestExpected).toFixed(1)} min dearer than the best here: ${best}`;
 }
 

@@ -4,12 +4,9 @@ import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { ProveTest } from '@harbor-latch/core/prove/proveTest';
 import { useMemo, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
-import { BandDrawing } from '../../drawing/BandDrawing';
-import { useScrolledTo } from '../../drawing/useScrolledTo';
-
-const noSelect = () => undefined;
+import { ScrolledDrawing } from '../../drawing/ScrolledDrawing';
 
 /** The drawing with the points of a test lit, scrolled to where they are. */
 export function ProofDrawing({
@@ -31,28 +28,16 @@ export function ProofDrawing({
     () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
     [assessed, job, units],
   );
-  const [red, black] = test?.between ?? [null, null];
-  const at = test?.at ?? null;
-  const { room, reach } = useScrolledTo(red?.part ?? at, black?.part ?? at);
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
-      <ScrollView
-        ref={room}
-        style={{ flex: 1 }}
-        contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
-        // What scrolls by itself can be reached by keys.
-        {...{ tabIndex: 0, role: 'region', 'aria-label': 'Where the test is read' }}
-      >
-        <BandDrawing
-          diagram={diagram}
-          width={width}
-          selected={at}
-          onSelect={noSelect}
-          reach={reach}
-          lit={{ red, black }}
-          label="The circuit; what the test touches is marked"
-        />
-      </ScrollView>
+      <ScrolledDrawing
+        diagram={diagram}
+        width={width}
+        between={test?.between ?? null}
+        at={test?.at ?? null}
+        region="Where the test is read"
+        label="The circuit; what the test touches is marked"
+      />
       {over === null ? null : <View style={{ position: 'absolute', left: 8, right: 8, bottom: 6 }}>{over}</View>}
     </View>
   );
