@@ -77,9 +77,9 @@ test('pages not yet seen open without a connection, once the first has stood for
 }) => {
   expected.push(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
   const job = await addBoat(request, demoBoat('pinnock', 'Out of reach'));
-  const ahead = page.waitForResponse((answer) => /SettingsScreen.*\.js$/.test(answer.url()));
+  const ahead = context.waitForEvent('response', (answer) => /\/water-[^/]*\.js$/.test(answer.url()));
   await open(page, placesOf(job).boat, job.boat.name);
-  // The last of the pages that are fetched ahead.
+  // The last that is fetched ahead.
   await (await ahead).finished();
   await context.setOffline(true);
   await page.getByRole('link', { name: /Bilge pump/ }).click();

@@ -159,6 +159,8 @@ test('wires that nobody knows are told apart by ohms, and written into the log',
   await page.reload();
   await page.getByRole('button', { name: /^Wires that nobody knows: \d readings/ }).click();
   await page.getByRole('button', { name: 'Write it into the log' }).click();
+  // Said only once the entry is kept on the device.
+  await expect(page.getByText('In the log', { exact: true })).toBeVisible();
   await open(page, `/boat/${job.boat.id}/log`, 'Log');
   await expect(
     page.getByText('Wires told apart: wire 1 is Auto positive, wire 2 is Negative, wire 3 is Manual positive.'),

@@ -130,8 +130,7 @@ export function DuePanel({
             void record('interval', null, {
               routine: setting,
               days: days === null ? null : Math.max(1, Math.round(days)),
-            });
-            say('Set');
+            }).then(() => say('Set'));
           }}
           onClose={() => setSetting(null)}
         />

@@ -50,8 +50,9 @@ export function WindowsCard({ windows, record }: { readonly windows: Windows; re
           onFigure={(figure) => {
             setSetting(null);
             const to = figure === null || figure === 0 ? null : figure / inUnit(setting);
-            void record('window', null, { window: setting, to });
-            say(to === null ? 'The usual again' : 'Set for this boat');
+            void record('window', null, { window: setting, to }).then(() =>
+              say(to === null ? 'The usual again' : 'Set for this boat'),
+            );
           }}
           onClose={() => setSetting(null)}
         />

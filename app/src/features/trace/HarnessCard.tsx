@@ -125,9 +125,9 @@ function Wires({
           found={found}
           colours={kept.colours}
           conductors={conductors}
-          onRecord={(words) => {
-            void record('note', circuit, { words });
-            say('In the log');
+          onRecord={async (words) => {
+            const row = await record('note', circuit, { words });
+            say('In the log', () => void record('withdrawn', circuit, { entry: row.id }));
           }}
         />
       ) : null}
@@ -190,7 +190,7 @@ function Told({
   readonly found: Found;
   readonly colours: readonly string[];
   readonly conductors: readonly PlannedConductor[];
-  readonly onRecord: (words: string) => void;
+  readonly onRecord: (words: string) => Promise<void>;
 }) {
   const [first] = ways;
   const broken =
@@ -227,7 +227,7 @@ function Told({
           icon="note"
           mode="outlined"
           onPress={() =>
-            onRecord(
+            void onRecord(
               `Wires told apart: ${rows.map(({ at, name }) => `${wireName(at, colours)} is ${name}`).join(', ')}${broken ? `; ${broken} is broken` : ''}.`,
             )
           }

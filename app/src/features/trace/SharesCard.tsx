@@ -69,9 +69,10 @@ export function SharesCard({ known, record }: { readonly known: SharesKnown; rea
           first={percents[setting] ?? groupShares[setting].percent}
           most={MOST_PERCENT}
           onFigure={(percent) => {
-            void record('faultShare', null, { group: setting, percent });
-            say(percent === null ? 'The usual again' : 'Set for this boat');
             setSetting(null);
+            void record('faultShare', null, { group: setting, percent }).then(() =>
+              say(percent === null ? 'The usual again' : 'Set for this boat'),
+            );
           }}
           onClose={() => setSetting(null)}
         />
