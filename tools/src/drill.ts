@@ -8,7 +8,7 @@ const drills: Readonly<Record<string, { readonly tests: string; readonly env: Re
   boats: { tests: 'wholeBoats', env: { SHARE_OF_RUNS: '8' } },
   badinput: { tests: 'routes/(boats|badRequests)', env: { SHARE_OF_RUNS: '8' } },
   proofs: { tests: 'prove/coverage', env: { DRAWS: '1000' } },
-  hunts: { tests: 'trace/hunt.test', env: { HUNTS: '96', SCHEMES: 'all' } },
+  hunts: { tests: 'trace/(hunt|predictions).test', env: { HUNTS: '96', SCHEMES: 'all' } },
   search: { tests: 'trace/search.test', env: { SCHEMES: 'all' } },
   trainees: { tests: 'trace/drill.test', env: { TRAINEE_SEEDS: '60' } },
   kills: { tests: 'crash', env: { KILLS: '500' } },

@@ -4,6 +4,7 @@ import { assemble } from './assemble';
 import { terminalName, type NetConductor, type Netlist, type TerminalRef } from './netlist';
 import { filamentDoing, type Setting } from './parts';
 import { solve } from './solve';
+import { SolverMemory } from './solverMemory';
 
 /** The two points touched. */
 export interface Probes {
@@ -13,9 +14,14 @@ export interface Probes {
 
 const METER = 'meter';
 
-/** What a voltmeter shows between two terminals, V; it loads the circuit with its 10 MΩ. */
-export function measureVolts(netlist: Netlist, setting: Setting, probes: Probes): number {
-  return solve(withMeter(netlist, probes, { ohm: defaults.voltmeterOhm }), setting).voltsAcross(METER, 'red', 'black');
+/**
+ * What a voltmeter shows between two terminals, V; it loads the circuit with its 10 MΩ.
+ * @param memory what is remembered from other solves; left out, nothing is
+ * @throws CircuitError as `solve`
+ */
+export function measureVolts(netlist: Netlist, setting: Setting, probes: Probes, memory = new SolverMemory()): number {
+  const metered = withMeter(netlist, probes, { ohm: defaults.voltmeterOhm });
+  return solve(metered, setting, memory).voltsAcross(METER, 'red', 'black');
 }
 
 export interface TestLampReading {
@@ -44,18 +50,24 @@ const OPEN_BELOW_A = 1e-7;
 /**
  * What an ohmmeter shows between two terminals: volts at its 1 mA, or amperes at
  * its 2 V. Refused while a battery's positive still reaches either probe.
+ * @param memory what is remembered from other solves; left out, nothing is
  */
-export function measureOhms(netlist: Netlist, setting: Setting, probes: Probes): OhmReading {
+export function measureOhms(
+  netlist: Netlist,
+  setting: Setting,
+  probes: Probes,
+  memory = new SolverMemory(),
+): OhmReading {
   const live = liveEnd(netlist, setting, probes);
   if (live) {
     const message = `“${terminalName(live)}” is still joined to a battery’s positive. Pull the fuse, prove it dead, then measure ohms: a live circuit gives a wrong reading and can harm the meter.`;
     return { kind: 'live', at: live, message };
   }
-  const held = solve(withMeter(netlist, probes, { heldV: defaults.ohmmeterLimitV }), setting);
+  const held = solve(withMeter(netlist, probes, { heldV: defaults.ohmmeterLimitV }), setting, memory);
   const heldA = -held.partA(METER);
   if (heldA < OPEN_BELOW_A) return { kind: 'open' };
   if (heldA <= defaults.ohmmeterA) return { kind: 'ohms', ohm: held.voltsAcross(METER, 'red', 'black') / heldA };
-  const fed = solve(withMeter(netlist, probes, { fedA: defaults.ohmmeterA }), setting);
+  const fed = solve(withMeter(netlist, probes, { fedA: defaults.ohmmeterA }), setting, memory);
   return { kind: 'ohms', ohm: fed.voltsAcross(METER, 'red', 'black') / defaults.ohmmeterA };
 }
 

@@ -14,7 +14,7 @@ import {
 } from './huntTest';
 import { huntTests } from './huntTests';
 import { classesOf, type OutcomeClass } from './outcomes';
-import { Predictions } from './predictions';
+import { Predictions, UNSTEADY } from './predictions';
 import type { Problem } from './problem';
 import type { SharesKnown } from '../reference';
 import { symptomKinds, Symptoms, type Symptom, type SymptomCode } from './symptoms';
@@ -83,8 +83,10 @@ export function huntModel(assessed: AssessedPump | AssessedAlarm, asked: HuntAsk
     isAtHand(instrument, carried),
   );
   const predictions = new Predictions(ground, candidates, restingV ?? null);
-  const tests = candidates.flatMap((test): PredictedTest[] => {
-    const readings = hypotheses.map((one) => predictions.reading(one, test));
+  // Hypothesis by hypothesis: what was solved of one serves all its tests.
+  const read = hypotheses.map((one) => candidates.map((test) => predictions.reading(one, test)));
+  const tests = candidates.flatMap((test, at): PredictedTest[] => {
+    const readings = read.map((row) => row[at] ?? UNSTEADY);
     const { classes, of } = classesOf(test, readings);
     return classes.length < 2
       ? []

@@ -1,4 +1,3 @@
-import { defaults } from '../reference';
 import {
   mapParts,
   measureOhms,
@@ -9,7 +8,6 @@ import {
   turns,
   withFaults,
   type Doing,
-  type NetConductor,
   type Netlist,
   type OperatingPoint,
   type Part,
@@ -19,6 +17,7 @@ import {
 import { pulled, type Ground, type Positions } from '../prove/ground';
 import { windowAbout, type ReadAs } from '../prove/windows';
 import { waterFaultOf } from '../water';
+import { railed, Touched } from './touched';
 import type { HuntTest, Reading } from './huntTest';
 import type { Hypothesis } from './hypothesis';
 
@@ -44,11 +43,17 @@ const perceived: Readonly<Partial<Record<Doing, string>>> = {
 /** What comes and goes. */
 export const UNSTEADY = 'on and off';
 
-/** What every test reads under every hypothesis: one solve for each hypothesis and setting, with the meter’s own load. */
+/**
+ * What every test reads under every hypothesis. What is seen and clamped is solved once for each hypothesis and setting;
+ * volts too where the points are held by what they are joined to, else with the meter alone on the two, since its load
+ * moves an end that hangs free.
+ */
 export class Predictions {
   private readonly netlists = new Map<string, Netlist>();
   private readonly points = new Map<string, OperatingPoint | null>();
-  private readonly probes: readonly TerminalRef[];
+  private readonly pulls = new Map<OperatingPoint, Touched>();
+  private readonly rails = new Map<string, Netlist>();
+  private readonly ends: readonly TerminalRef[];
   private readonly feed: string | null;
 
   /** @param restingV the battery as it was read at rest, V; null: as surveyed */
@@ -57,12 +62,8 @@ export class Predictions {
     tests: readonly HuntTest[],
     private readonly restingV: number | null,
   ) {
-    const touched = tests.flatMap(({ between, reads }) =>
-      between && reads.kind === 'volts' && terminalName(between[1]) === terminalName(ground.plan.ground) ? between : [],
-    );
-    this.probes = [...new Map(touched.map((end) => [terminalName(end), end])).values()].filter(
-      (end) => terminalName(end) !== terminalName(ground.plan.ground),
-    );
+    const touched = tests.flatMap(({ between, reads }) => (between && reads.kind === 'volts' ? between : []));
+    this.ends = [...new Map(touched.map((end) => [terminalName(end), end])).values()];
     this.feed = ground.plan.ids?.afterFuse ?? null;
   }
 
@@ -76,25 +77,25 @@ export class Predictions {
         return this.ohms(hypothesis, test);
       case 'outlet':
         return this.outlet(hypothesis, test);
+      case 'volts':
+        return this.volts(hypothesis, test);
       default: {
         const point = this.point(hypothesis, test);
         if (!point) return UNSTEADY;
         if (reads.kind === 'seen') return this.seen(point);
-        if (reads.kind === 'amps')
-          return Math.abs(this.feed === null ? point.partA(this.ground.pump?.id ?? '') : point.conductorA(this.feed));
-        return this.volts(hypothesis, test, point);
+        return Math.abs(this.feed === null ? point.partA(this.ground.pump?.id ?? '') : point.conductorA(this.feed));
       }
     }
   }
 
-  /** Against battery negative from the one solve; from point to point with one meter alone, since an end that hangs free follows the other. */
-  private volts(hypothesis: Hypothesis, test: HuntTest, point: OperatingPoint): Reading {
+  private volts(hypothesis: Hypothesis, test: HuntTest): Reading {
     const [red, black] = test.between ?? [];
     if (!red || !black) return UNSTEADY;
-    if (terminalName(black) === terminalName(this.ground.plan.ground)) return point.voltsAt(red);
+    const told = this.touched(hypothesis, test)?.between(red, black) ?? null;
+    if (told !== null) return told;
+    const netlist = pulled(this.netlist(hypothesis), test.set.fusesOut);
     try {
-      const netlist = pulled(this.netlist(hypothesis), test.set.fusesOut);
-      return measureVolts(netlist, this.setting(hypothesis, test), { red, black });
+      return measureVolts(netlist, this.setting(hypothesis, test), { red, black }, this.ground.memory);
     } catch {
       return UNSTEADY;
     }
@@ -136,11 +137,29 @@ export class Predictions {
 
   private solved(hypothesis: Hypothesis, { fusesOut }: Positions, setting: Setting): OperatingPoint | null {
     try {
-      const netlist = metered(pulled(this.netlist(hypothesis), fusesOut), this.probes, this.ground.plan.ground);
-      return solve(netlist, setting, this.ground.memory);
+      return solve(pulled(this.netlist(hypothesis), fusesOut), setting, this.ground.memory);
     } catch {
       return null;
     }
+  }
+
+  private touched(hypothesis: Hypothesis, test: HuntTest): Touched | null {
+    const point = this.point(hypothesis, test);
+    if (!point) return null;
+    const known = this.pulls.get(point);
+    if (known) return known;
+    const netlist = pulled(this.railed(hypothesis), test.set.fusesOut);
+    const touched = new Touched(point, netlist, this.setting(hypothesis, test), this.ground.memory);
+    this.pulls.set(point, touched);
+    return touched;
+  }
+
+  private railed(hypothesis: Hypothesis): Netlist {
+    const known = this.rails.get(hypothesis.id);
+    if (known) return known;
+    const made = railed(this.netlist(hypothesis), this.ends);
+    this.rails.set(hypothesis.id, made);
+    return made;
   }
 
   private seen(point: OperatingPoint): string {
@@ -205,10 +224,8 @@ export class Predictions {
     const [red, black] = test.between ?? [];
     if (!red || !black) return UNSTEADY;
     try {
-      const read = measureOhms(pulled(this.netlist(hypothesis), test.set.fusesOut), this.setting(hypothesis, test), {
-        red,
-        black,
-      });
+      const netlist = pulled(this.netlist(hypothesis), test.set.fusesOut);
+      const read = measureOhms(netlist, this.setting(hypothesis, test), { red, black }, this.ground.memory);
       return read.kind === 'ohms' ? read.ohm : read.kind;
     } catch {
       return UNSTEADY;
@@ -217,23 +234,6 @@ export class Predictions {
 }
 
 const isPerceived = ({ kind }: Part) => kind === 'pump' || kind === 'lamp' || kind === 'alarm';
-
-/** The netlist with a voltmeter’s load from every point to battery negative: an end that hangs free then reads nothing. */
-function metered(netlist: Netlist, probes: readonly TerminalRef[], ground: TerminalRef): Netlist {
-  const parts = probes.map((end): Part => ({
-    kind: 'meter',
-    id: `meter ${terminalName(end)}`,
-    ohm: defaults.voltmeterOhm,
-  }));
-  const leads = probes.flatMap((end): NetConductor[] => {
-    const id = `meter ${terminalName(end)}`;
-    return [
-      { id: `${id} red`, from: { part: id, terminal: 'red' }, to: end, ohm: 0 },
-      { id: `${id} black`, from: { part: id, terminal: 'black' }, to: ground, ohm: 0 },
-    ];
-  });
-  return { ...netlist, parts: [...netlist.parts, ...parts], conductors: [...netlist.conductors, ...leads] };
-}
 
 /** Amperes under this are not told from none by a clamp. */
 const LEAST_AMPS_SPREAD = 0.05;
