@@ -10,5 +10,7 @@ export { readBundle } from '../records/importBundle';
 export { ReferenceScreen } from './reference/ReferenceScreen';
 export { SettingsScreen } from './settings/SettingsScreen';
 export { StockScreen } from './stock/StockScreen';
+export { FirstBoat } from './yard/FirstBoat';
+export { NewBoatDialog } from './yard/NewBoatDialog';
 export { TripCheckDialog } from './yard/TripCheckDialog';
 export { WaitingScreen } from './waiting/WaitingScreen';

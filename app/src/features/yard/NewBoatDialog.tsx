@@ -1,12 +1,19 @@
-import { freeName, jobFields } from '@harbor-latch/core/job/index';
-import { exampleBoatKeys, exampleBoats, type ExampleBoatKey } from '@harbor-latch/core/schemes/exampleBoats';
+import { freeName, jobFields, newJob, type Job } from '@harbor-latch/core/job/index';
+import {
+  exampleBoat,
+  exampleBoatKeys,
+  exampleBoats,
+  type ExampleBoatKey,
+} from '@harbor-latch/core/schemes/exampleBoats';
 import { formatQuantity, parseQuantity, shownUnit, type UnitSystem } from '@harbor-latch/core/units/index';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
-import { useUnits } from '../../data/settings';
+import { useDrafts } from '../../data/boats';
+import { choicesOfNew, useSettings, useUnits } from '../../data/settings';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { DialogField } from '../../ui/DialogField';
 import { ModalDialog } from '../../ui/ModalDialog';
@@ -27,29 +34,26 @@ function lengthOf(typed: string, units: UnitSystem): { readonly lengthM?: number
   return read.success ? { lengthM: read.data } : { wrong: read.error.issues[0]?.message ?? '' };
 }
 
-export interface NewBoat {
+interface NewBoat {
   readonly name: string;
   readonly hullLengthM?: number;
   /** Kind of craft that she is begun from; null: from nothing. */
   readonly example: ExampleBoatKey | null;
 }
 
-const NOTHING = '';
-
-/** Asks how long a new boat is, which the guesses about her water go by, and what she is called; both may be left out. */
-export function NewBoatDialog({
-  taken,
-  first = null,
-  onBoat,
-  onClose,
-}: {
+export interface NewBoatProps {
   /** Kind of craft that is offered first. */
   readonly first?: ExampleBoatKey | null;
   /** Names of the boats in the yard. */
   readonly taken: readonly string[];
-  readonly onBoat: (boat: NewBoat) => void;
   readonly onClose: () => void;
-}) {
+}
+
+const NOTHING = '';
+
+/** Asks how long a new boat is, which the guesses about her water go by, and what she is called; both may be left out. */
+export function NewBoatDialog({ taken, first = null, onClose }: NewBoatProps) {
+  const add = useAddBoat();
   const units = useUnits();
   const [example, setExample] = useState<ExampleBoatKey | null>(first);
   const named = (lengthM?: number) =>
@@ -75,9 +79,10 @@ export function NewBoatDialog({
   const read = lengthOf(typed, units);
   const suggested = named('wrong' in read ? undefined : read.lengthM);
   const submit = () =>
-    void handleSubmit(({ length: hullLengthM, name }) =>
-      onBoat({ name: name === '' ? suggested : name, example, ...(hullLengthM === undefined ? {} : { hullLengthM }) }),
-    )();
+    void handleSubmit(({ length: hullLengthM, name }) => {
+      onClose();
+      add({ name: name === '' ? suggested : name, example, ...(hullLengthM === undefined ? {} : { hullLengthM }) });
+    })();
   return (
     <ModalDialog title="Add a boat" action="Add" onAction={submit} onClose={onClose}>
       <View style={{ gap: 4 }}>
@@ -121,4 +126,30 @@ export function NewBoatDialog({
       <DialogField control={control} name="name" label="Name of the boat" hint={suggested} onSubmit={submit} />
     </ModalDialog>
   );
+}
+
+/** Adds a boat of this device's making, from an example or from nothing, and goes to her. */
+function useAddBoat(): (boat: NewBoat) => void {
+  const drafts = useDrafts();
+  const router = useRouter();
+  const { settings } = useSettings();
+  return ({ name, hullLengthM, example }) => {
+    const ids = { boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() };
+    const job: Job =
+      example === null
+        ? newJob(ids, name, hullLengthM)
+        : exampleBoat(
+            example,
+            {
+              ...ids,
+              wellId: crypto.randomUUID(),
+              circuitIds: exampleBoats[example].circuits.map(() => crypto.randomUUID()),
+            },
+            name,
+            hullLengthM,
+            choicesOfNew(settings),
+          );
+    drafts.add(job);
+    router.navigate(`/boat/${job.boat.id}`);
+  };
 }

@@ -1,19 +1,13 @@
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import type { Standing } from '@harbor-latch/core/assess/standing';
-import { newJob, type Job } from '@harbor-latch/core/job/index';
-import {
-  exampleBoat,
-  exampleBoatKeys,
-  exampleBoats,
-  type ExampleBoatKey,
-} from '@harbor-latch/core/schemes/exampleBoats';
+import type { ExampleBoatKey } from '@harbor-latch/core/schemes/exampleBoats';
 import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
-import { FlatList, View } from 'react-native';
+import { FlatList } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useLines } from '../../data/assessment';
-import { judgedIn, useDrafts, useYard, type YardBoat } from '../../data/boats';
-import { choicesOfNew, useSettings, useUnits } from '../../data/settings';
+import { judgedIn, useYard, type YardBoat } from '../../data/boats';
+import { useUnits } from '../../data/settings';
 import { ReleaseNotice } from '../../saving/ReleaseNotice';
 import { UnreadNotice } from '../../saving/UnreadNotice';
 import { WaitingNotice } from '../../saving/WaitingNotice';
@@ -23,13 +17,19 @@ import { Empty } from '../../ui/Empty';
 import { Notice } from '../../ui/Notice';
 import { pageContent, Screen } from '../../ui/Screen';
 import { useShortcut } from '../../ui/Shortcuts';
+import { lazily } from '../../ui/lazily';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
 import { BoatCard } from './BoatCard';
 import { FindBar } from './FindBar';
 import { foundIn, type Finding } from './find';
-import { NewBoatDialog, type NewBoat } from './NewBoatDialog';
+import type { FirstBoatProps } from './FirstBoat';
+import type { NewBoatProps } from './NewBoatDialog';
 import { ImportNotice, useImport } from './useImport';
+
+/** What makes a boat is not part of the first screen. */
+const NewBoatDialog = lazily<NewBoatProps>(() => import('../laterPages').then(({ NewBoatDialog: dialog }) => dialog));
+const FirstBoat = lazily<FirstBoatProps>(() => import('../laterPages').then(({ FirstBoat: examples }) => examples));
 
 /** A yard of more boats is folded to a line each until one is opened. */
 const MOST_OPEN = 12;
@@ -57,7 +57,6 @@ export function YardScreen() {
   }, [yard.boats, finding, lines]);
   const put = yard.boats.filter(({ line }) => line.archived).length;
   const importing = useImport();
-  const add = useAddBoat();
   useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming({ first: null }));
   const empty = !yard.loading && !yard.away && yard.boats.length === 0;
   return (
@@ -156,10 +155,6 @@ export function YardScreen() {
         <NewBoatDialog
           taken={yard.boats.map(({ line }) => line.name)}
           first={naming.first}
-          onBoat={(boat) => {
-            setNaming(null);
-            add(boat);
-          }}
           onClose={() => setNaming(null)}
         />
       ) : null}
@@ -201,32 +196,6 @@ function useFolding(many: boolean) {
   };
 }
 
-/** Adds a boat of this device's making, from an example or from nothing, and goes to her. */
-function useAddBoat(): (boat: NewBoat) => void {
-  const drafts = useDrafts();
-  const router = useRouter();
-  const { settings } = useSettings();
-  return ({ name, hullLengthM, example }) => {
-    const ids = { boatId: crypto.randomUUID(), batteryId: crypto.randomUUID() };
-    const job: Job =
-      example === null
-        ? newJob(ids, name, hullLengthM)
-        : exampleBoat(
-            example,
-            {
-              ...ids,
-              wellId: crypto.randomUUID(),
-              circuitIds: exampleBoats[example].circuits.map(() => crypto.randomUUID()),
-            },
-            name,
-            hullLengthM,
-            choicesOfNew(settings),
-          );
-    drafts.add(job);
-    router.navigate(`/boat/${job.boat.id}`);
-  };
-}
-
 /** What the server says where it does not hand out the yard. */
 function Refused({ message, onRetry }: { readonly message: string; readonly onRetry: () => void }) {
   return (
@@ -247,19 +216,7 @@ function Refused({ message, onRetry }: { readonly message: string; readonly onRe
 /** A yard without boats: what it waits for, and a first boat of one's own kind of craft at a touch. */
 function EmptyYard({ onExample }: { readonly onExample: (example: ExampleBoatKey) => void }) {
   return (
-    <Empty
-      icon="sail-boat"
-      title="No boats yet"
-      action={
-        <View style={{ gap: 8, alignSelf: 'stretch' }}>
-          {exampleBoatKeys.map((key) => (
-            <BigButton key={key} mode="outlined" onPress={() => onExample(key)}>
-              {exampleBoats[key].name}
-            </BigButton>
-          ))}
-        </View>
-      }
-    >
+    <Empty icon="sail-boat" title="No boats yet" action={<FirstBoat onExample={onExample} />}>
       Add a boat and measure her first bilge-pump circuit: four figures give a first answer. Or begin from a worked
       example of your kind of craft, every figure marked as an estimate until you measure it:
     </Empty>
