@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { readJobText } from '@harbor-latch/core/file/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
-import { test as base, expect, type APIRequestContext, type BrowserContext, type Page } from '@playwright/test';
+import {
+  test as base,
+  chromium,
+  expect,
+  type APIRequestContext,
+  type BrowserContext,
+  type Page,
+} from '@playwright/test';
+import { chromiumLaunch } from './chromium';
 
 /** A demo boat of the repository, under an id of its own. */
 export function demoBoat(file: string, name: string): Job {
@@ -79,14 +87,52 @@ function watch(context: BrowserContext, origin: string, expected: () => readonly
   return complaints;
 }
 
+/** A browser’s profile that the journeys of a worker share, with its page that is always open. */
+interface Profile {
+  readonly context: BrowserContext;
+  readonly anchor: Page;
+}
+
+/** Forgets what a journey left in the profile; only what the browser made of the application’s code is kept. */
+async function forget({ context, anchor }: Profile, origin: string): Promise<void> {
+  await context.unrouteAll({ behavior: 'ignoreErrors' });
+  await context.setOffline(false);
+  for (const page of context.pages()) if (page !== anchor) await page.close();
+  for (const event of ['console', 'weberror', 'request', 'response'] as const) context.removeAllListeners(event);
+  const devtools = await context.newCDPSession(anchor);
+  const storageTypes = 'cookies,indexeddb,local_storage,cache_storage,service_workers';
+  await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes });
+  await devtools.detach();
+}
+
 interface Fixtures {
+  /** A browser that has never seen the application, as a stranger’s; others have its code from journeys before. */
+  readonly fresh: boolean;
   /** Console messages that the test brings about on purpose. */
   readonly expected: RegExp[];
   readonly cleared: undefined;
   readonly watched: undefined;
 }
 
-export const test = base.extend<Fixtures>({
+export const test = base.extend<Fixtures, { readonly profile: Profile }>({
+  profile: [
+    async ({ playwright: _playwright }, use, { project }) => {
+      const { viewport = null, hasTouch = false, baseURL } = project.use;
+      const options = { viewport, hasTouch, serviceWorkers: 'block' as const, ...(baseURL ? { baseURL } : {}) };
+      const context = await chromium.launchPersistentContext('', { ...chromiumLaunch, ...options });
+      const anchor = context.pages()[0] ?? (await context.newPage());
+      await use({ context, anchor });
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  fresh: [false, { option: true }],
+  // The code of each page compiled anew took half of what a journey took.
+  context: async ({ context, fresh, serviceWorkers, profile, baseURL }, use) => {
+    if (fresh || serviceWorkers === 'allow') return use(context);
+    await use(profile.context);
+    await forget(profile, new URL(baseURL ?? '').origin);
+  },
   expected: async ({ page: _page }, use) => {
     await use([]);
   },

@@ -69,33 +69,6 @@ test('a dead server during typing loses nothing', async ({ page, request, contex
   expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.2);
 });
 
-test('pages not yet seen open without a connection, once the first has stood for a while', async ({
-  page,
-  context,
-  request,
-  expected,
-}) => {
-  expected.push(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
-  const job = await addBoat(request, demoBoat('pinnock', 'Out of reach'));
-  const ahead = context.waitForEvent('response', (answer) => /\/water-[^/]*\.js$/.test(answer.url()));
-  await open(page, placesOf(job).boat, job.boat.name);
-  // The last that is fetched ahead.
-  await (await ahead).finished();
-  await context.setOffline(true);
-  await page.getByRole('link', { name: /Bilge pump/ }).click();
-  for (const station of ['Survey', 'Size', 'Float', 'Bench']) {
-    await goTo(page, station);
-    await expect(page.getByRole('tab', { name: station, selected: true })).toBeVisible();
-  }
-  await expect(page.getByText('Pump standing.').filter({ visible: true }).first()).toBeVisible();
-  await goTo(page, 'Survey');
-  await page.getByLabel('Source to panel, one way, in m').fill('2.6');
-  await expect(page.getByText('Kept here, server away').filter({ visible: true })).toBeVisible();
-  await context.setOffline(false);
-  await expect(page.getByText('Saved', { exact: true }).filter({ visible: true })).toBeVisible();
-  expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.6);
-});
-
 test('what another changed in the same field meanwhile is asked, and neither copy is lost', async ({
   page,
   context,
@@ -268,4 +241,34 @@ test('a device without room says so and offers the file, and what was typed is s
     .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM)
     .toBe(2.3);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+});
+
+test.describe('on a device that never saw the application', () => {
+  test.use({ fresh: true });
+  test('pages not yet seen open without a connection, once the first has stood for a while', async ({
+    page,
+    context,
+    request,
+    expected,
+  }) => {
+    expected.push(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+    const job = await addBoat(request, demoBoat('pinnock', 'Out of reach'));
+    const ahead = context.waitForEvent('response', (answer) => /\/water-[^/]*\.js$/.test(answer.url()));
+    await open(page, placesOf(job).boat, job.boat.name);
+    // The last that is fetched ahead.
+    await (await ahead).finished();
+    await context.setOffline(true);
+    await page.getByRole('link', { name: /Bilge pump/ }).click();
+    for (const station of ['Survey', 'Size', 'Float', 'Bench']) {
+      await goTo(page, station);
+      await expect(page.getByRole('tab', { name: station, selected: true })).toBeVisible();
+    }
+    await expect(page.getByText('Pump standing.').filter({ visible: true }).first()).toBeVisible();
+    await goTo(page, 'Survey');
+    await page.getByLabel('Source to panel, one way, in m').fill('2.6');
+    await expect(page.getByText('Kept here, server away').filter({ visible: true })).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText('Saved', { exact: true }).filter({ visible: true })).toBeVisible();
+    expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM).toBe(2.6);
+  });
 });

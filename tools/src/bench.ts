@@ -58,7 +58,8 @@ async function firstScreen(address: string) {
     bytes.requests += 1;
     if (kinds.get(requestId) === 'Script') bytes.javaScript += encodedDataLength;
   });
-  const lastPage = page.waitForResponse((answer) => /SettingsScreen.*\.js$/.test(answer.url()));
+  // The last that is fetched ahead.
+  const last = page.context().waitForEvent('response', (answer) => /\/water-[^/]*\.js$/.test(answer.url()));
   const begun = performance.now();
   await page.goto(address);
   await page
@@ -67,7 +68,7 @@ async function firstScreen(address: string) {
     .waitFor();
   const shownMs = performance.now() - begun;
   const first = { ...bytes };
-  await (await lastPage).finished();
+  await (await last).finished();
   await page.waitForLoadState('networkidle');
   await browser.close();
   return { ...first, shownMs, everyPage: bytes };
