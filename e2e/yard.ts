@@ -133,6 +133,12 @@ export const test = base.extend<Fixtures, { readonly profile: Profile }>({
     await use(profile.context);
     await forget(profile, new URL(baseURL ?? '').origin);
   },
+  // The profile is made as its project says; a journey may want another page or another theme.
+  page: async ({ page, viewport, colorScheme }, use) => {
+    if (viewport) await page.setViewportSize(viewport);
+    await page.emulateMedia({ colorScheme });
+    await use(page);
+  },
   expected: async ({ page: _page }, use) => {
     await use([]);
   },

@@ -91,7 +91,12 @@ test(
       .getByRole('radiogroup', { name: 'Size of the pump positive' })
       .getByRole('radio', { name: '18 AWG' })
       .click();
-    await expect(page.getByText(/^Pump positive: 18 AWG is below the least size/)).toBeVisible();
+    await expect(
+      page
+        .getByText(/^Pump positive: 18 AWG is below the least size/)
+        .filter({ visible: true })
+        .first(),
+    ).toBeVisible();
     await expect(page.getByText('chosen by you')).toBeVisible();
     await expect(page.getByText(/17\.241 mΩ·mm²\/m × 1\.1572 \(60 °C\) × 3 m ÷ 0\.823 mm²/)).toBeVisible();
     await page
