@@ -180,6 +180,21 @@ describe('a yard', () => {
       return { ...job, boat: { ...job.boat, id: boatId, name: `Boat ${index}` } };
     });
 
+  it('is read anew while a boat’s last change is not told of yet: she stays, and so does the way back', async () => {
+    const { server, tab } = await aboard();
+    tab.store.change(id, named('Tern 2'));
+    await later(1000);
+    expect(tab.draft(id)?.save.kind).toBe('saved');
+    server.feed = 'another';
+    server.untold.add(id);
+    await tab.feed.ask();
+    expect(tab.draft(id)?.job.boat.name).toBe('Tern 2');
+    expect(tab.aboard.lines.has(id)).toBe(true);
+    tab.store.undo(id);
+    await later(1000);
+    expect(server.find(id)?.job.boat.name).toBe('Tern');
+  });
+
   it('is read anew after the server’s backup was restored: what is no more goes, what was changed here stays', async () => {
     const server = new YardServer();
     for (const one of many(5)) server.write(one);

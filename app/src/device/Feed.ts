@@ -145,6 +145,7 @@ export class Feed {
         if (one.kind === 'stock') seen?.add(one.entry.id);
         if (one.kind === 'record') seen?.add(one.record.entry.id);
       }
+      if (seen && !page.more) for (const id of await this.stillThere(seen)) seen.add(id);
       const behind = page;
       // Of a yard that is read for the first time the first page is shown, and then all of it.
       const between = seen !== null && shown && page.more;
@@ -156,6 +157,20 @@ export class Feed {
     for (let at = 0; at < older.length; at += BOATS_AT_ONCE) await this.bring(older.slice(at, at + BOATS_AT_ONCE));
     if (!whole) await this.letGo();
     await this.noteFirst();
+  }
+
+  /**
+   * Boats that are here and did not come with a list that began anew, though the server has them: a change is told of only
+   * once every one that began before it has ended.
+   */
+  private async stillThere(seen: ReadonlySet<string>): Promise<string[]> {
+    const { boats, lines } = this.aboard;
+    const onServer = [...boats.values()].flatMap(({ id, basedOn }) => (basedOn === null ? [] : [id]));
+    const missing = [...new Set([...onServer, ...lines.keys()])].filter((id) => !seen.has(id));
+    const there: string[] = [];
+    for (let at = 0; at < missing.length; at += BOATS_AT_ONCE)
+      there.push(...(await this.source.boats(missing.slice(at, at + BOATS_AT_ONCE))).map(({ id }) => id));
+    return there;
   }
 
   /** Notes the beginning of a large yard's list: it is shown while the rest is read. */

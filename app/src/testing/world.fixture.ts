@@ -28,6 +28,8 @@ export class YardServer {
   private readonly listeners = new Set<() => void>();
   private order = 0;
   feed = 'feed';
+  /** Boats whose last change is not told of yet: one that began before it is still under way. */
+  readonly untold = new Set<string>();
   away = false;
   /** Loses an answer on the way, or a request; asked anew for each call. */
   loses: () => 'nothing' | 'request' | 'answer' = () => 'nothing';
@@ -164,7 +166,7 @@ export class YardServer {
         const [feed, reached] = after?.split('.') ?? [];
         const from = feed === this.feed ? Number(reached) : 0;
         const all = [...this.boats.values(), ...this.stock, ...this.records]
-          .filter(({ changed }) => changed > from)
+          .filter((one) => one.changed > from && !('id' in one && this.untold.has(one.id)))
           .sort((a, b) => a.changed - b.changed);
         const page = all.slice(0, this.pageSize);
         if (this.newer && page.length > 0) throw new ServerNewer();
