@@ -1,7 +1,8 @@
 import { proofStands, type ProofStands } from '@harbor-latch/core/prove/proofStands';
 import { standing, type KnownEntry } from '@harbor-latch/core/records/known';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useYardOnDevice } from '../data/yardOnDevice';
+import { whenIdle } from '../ui/whenIdle';
 
 /** How the proof of a circuit stands, by what this device has; null where nothing was begun, or until that was read. */
 export function useProofStands(boat: string, circuit: string): ProofStands | null {
@@ -10,11 +11,15 @@ export function useProofStands(boat: string, circuit: string): ProofStands | nul
   const [read, setRead] = useState<{ readonly boat: string; readonly entries: readonly KnownEntry[] } | null>(null);
   useEffect(() => {
     let wanted = true;
-    void aboard.entries(boat).then((entries) => {
-      if (wanted) setRead({ boat, entries: standing(entries) });
+    // Years of records take long to be read: what was asked for is painted first.
+    const stop = whenIdle(() => {
+      void aboard.entries(boat).then((entries) => {
+        if (wanted) startTransition(() => setRead({ boat, entries: standing(entries) }));
+      });
     });
     return () => {
       wanted = false;
+      stop();
     };
   }, [aboard, boat, written]);
   return useMemo(() => (read?.boat === boat ? proofStands(read.entries, circuit) : null), [read, boat, circuit]);
