@@ -113,6 +113,7 @@ describe('the headless command', () => {
 
   it('says which verbs there are when none fits', () => {
     expect(refusal('asess', 'examples/pinnock.json').message).toContain('Verbs: assess FILE, solve FILE,');
+    expect(refusal().message).toMatch(/^Say what to do\. Verbs: assess FILE,/);
     expect(refusal('assess')).toMatchObject({ code: 'usage' });
   });
 });

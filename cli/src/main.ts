@@ -295,8 +295,11 @@ function withBenchOptions(command: Command): Command {
 
 function asBadInput(error: unknown): BadInput {
   if (error instanceof BadInput) return error;
-  if (error instanceof CommanderError)
-    return new BadInput('usage', `${error.message.replace(/^error: /, '')}. Verbs: ${VERBS}.`, '$');
+  if (error instanceof CommanderError) {
+    // Of its own: help asked for or no verb given.
+    const message = error.code.startsWith('commander.help') ? 'Say what to do' : error.message.replace(/^error: /, '');
+    return new BadInput('usage', `${message}. Verbs: ${VERBS}.`, '$');
+  }
   if (error instanceof BenchAskError || error instanceof SheetAskError || error instanceof TraceAskError)
     return new BadInput(error.code, error.message, error.path);
   if (error instanceof CircuitError)
