@@ -14,7 +14,7 @@ export default defineConfig({
   // A machine that stalled for half a minute is no fault of the application; what needed a second try is counted and told.
   retries: 1,
   // A busy machine may take long over a page; none of these is a measure of speed.
-  timeout: 120_000,
+  timeout: 240_000,
   expect: { timeout: 25_000 },
   reporter: [['list'], ['json', { outputFile: '../.local/results/browser.json' }]],
   use: {
