@@ -1,7 +1,7 @@
 import { act, type ComponentType } from 'react';
 import { Text } from 'react-native';
 import { boatWith, Page, storeWith } from '../testing/page.fixture';
-import { lazily } from './lazily';
+import { DialogComing, lazily } from './lazily';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: () => undefined }) }));
 
@@ -52,6 +52,19 @@ describe('a page that is loaded when it is first shown', () => {
     await last().come();
     expect(page.text).toBe('Hello, Tern');
     expect(page.has('The page is being loaded')).toBe(false);
+  });
+
+  it('is said in a dialog where it is one, after a while, which can be closed', async () => {
+    jest.useFakeTimers();
+    const close = jest.fn();
+    const Asks = lazily<{ readonly onClose: () => void }>(() => new Promise(() => undefined), DialogComing);
+    page.show(() => <Asks onClose={close} />);
+    expect(page.text).not.toContain('One moment');
+    act(() => jest.advanceTimersByTime(500));
+    expect(page.text).toContain('One moment');
+    jest.useRealTimers();
+    await page.pressText('Close');
+    expect(close).toHaveBeenCalledTimes(1);
   });
 
   it('stands at once where it was fetched ahead, and its code is asked for once', async () => {

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { BigButton } from './BigButton';
 import { Empty } from './Empty';
+import { ModalDialog } from './ModalDialog';
 import { Screen } from './Screen';
 import { usePalette } from './theme';
 import { Words } from './Words';
@@ -19,8 +20,12 @@ export interface LazyScreen<Props> {
  * for code keeps its stand-in for a third of a second at least, however soon the
  * code is there; this one shows the screen as soon as it can, and at once when it
  * was fetched ahead.
+ * @param Coming what stands in its place until then
  */
-export function lazily<Props extends object>(load: () => Promise<ComponentType<Props>>): LazyScreen<Props> {
+export function lazily<Props extends object>(
+  load: () => Promise<ComponentType<Props>>,
+  Coming: ComponentType<Props> = PageComing,
+): LazyScreen<Props> {
   let there: ComponentType<Props> | null = null;
   let coming: Promise<void> | null = null;
   const fetchOnce = () => {
@@ -51,7 +56,7 @@ export function lazily<Props extends object>(load: () => Promise<ComponentType<P
     }, [state]);
     if (state === 'failed') return <NotHere onRetry={() => setState('waiting')} />;
     const Shown = state === 'ready' ? there : null;
-    return Shown ? <Shown {...props} /> : <Waiting />;
+    return Shown ? <Shown {...props} /> : <Coming {...props} />;
   }
 
   return Object.assign(Lazy, { fetchAhead: () => fetchOnce().catch(() => undefined) });
@@ -59,14 +64,22 @@ export function lazily<Props extends object>(load: () => Promise<ComponentType<P
 
 /** So long a page may take before it is said that it is coming, ms. */
 const PATIENCE_MS = 400;
+/** About what four buttons take, px. */
+const PART_HEIGHT = 220;
 
-function Waiting() {
-  const palette = usePalette();
+/** Whether it takes so long by now that something is said. */
+function useLong(): boolean {
   const [long, setLong] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => setLong(true), PATIENCE_MS);
     return () => clearTimeout(timer);
   }, []);
+  return long;
+}
+
+function PageComing() {
+  const palette = usePalette();
+  const long = useLong();
   return (
     <View style={{ flex: 1, gap: 16, alignItems: 'center', justifyContent: 'center', backgroundColor: palette.ground }}>
       {long ? (
@@ -75,6 +88,25 @@ function Waiting() {
           <Words muted>Loading the page</Words>
         </>
       ) : null}
+    </View>
+  );
+}
+
+/** In place of a dialog whose code comes. */
+export function DialogComing({ onClose }: { readonly onClose: () => void }) {
+  if (!useLong()) return null;
+  return (
+    <ModalDialog title="One moment" action="Close" onAction={onClose} onClose={onClose}>
+      <ActivityIndicator accessibilityLabel="Being loaded" />
+    </ModalDialog>
+  );
+}
+
+/** In place of a part of a page whose code comes. */
+export function PartComing() {
+  return (
+    <View style={{ minHeight: PART_HEIGHT, justifyContent: 'center' }}>
+      {useLong() ? <ActivityIndicator accessibilityLabel="Being loaded" /> : null}
     </View>
   );
 }

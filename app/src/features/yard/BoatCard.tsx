@@ -11,13 +11,14 @@ import { PressRow } from '../../ui/PressRow';
 import { StandingBadge, standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
-import { lazily } from '../../ui/lazily';
+import { DialogComing, lazily } from '../../ui/lazily';
 import { Words } from '../../ui/Words';
 import type { TripCheckProps } from './TripCheckDialog';
 
 /** What records is not part of the first screen. */
-const TripCheckDialog = lazily<TripCheckProps>(() =>
-  import('../laterPages').then(({ TripCheckDialog: dialog }) => dialog),
+const TripCheckDialog = lazily<TripCheckProps>(
+  () => import('../laterPages').then(({ TripCheckDialog: dialog }) => dialog),
+  DialogComing,
 );
 
 /** A boat of the yard: its circuits, each with the worst that was found. */

@@ -17,7 +17,7 @@ import { Empty } from '../../ui/Empty';
 import { Notice } from '../../ui/Notice';
 import { pageContent, Screen } from '../../ui/Screen';
 import { useShortcut } from '../../ui/Shortcuts';
-import { lazily } from '../../ui/lazily';
+import { DialogComing, lazily, PartComing } from '../../ui/lazily';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
 import { BoatCard } from './BoatCard';
@@ -28,8 +28,14 @@ import type { NewBoatProps } from './NewBoatDialog';
 import { ImportNotice, useImport } from './useImport';
 
 /** What makes a boat is not part of the first screen. */
-const NewBoatDialog = lazily<NewBoatProps>(() => import('../laterPages').then(({ NewBoatDialog: dialog }) => dialog));
-const FirstBoat = lazily<FirstBoatProps>(() => import('../laterPages').then(({ FirstBoat: examples }) => examples));
+const NewBoatDialog = lazily<NewBoatProps>(
+  () => import('../laterPages').then(({ NewBoatDialog: dialog }) => dialog),
+  DialogComing,
+);
+const FirstBoat = lazily<FirstBoatProps>(
+  () => import('../laterPages').then(({ FirstBoat: examples }) => examples),
+  PartComing,
+);
 
 /** A yard of more boats is folded to a line each until one is opened. */
 const MOST_OPEN = 12;
