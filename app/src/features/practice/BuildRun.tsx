@@ -1,7 +1,7 @@
 import { wiredSo, type BuildDrill, type JudgedWiring, type Placed } from '@harbor-latch/core/trace/buildDrill';
 import { cautions } from '@harbor-latch/core/reference/index';
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useAssessment, useAssessments } from '../../data/assessment';
 import { useUnits } from '../../data/settings';
@@ -146,17 +146,18 @@ function AsWired({ drill, placed }: { readonly drill: BuildDrill; readonly place
   );
 }
 
-function Judged({
-  told: { rows, score, burns },
-  first,
-}: {
-  readonly told: JudgedWiring;
-  readonly first: number | null;
-}) {
+function Judged({ told, first }: { readonly told: JudgedWiring; readonly first: number | null }) {
   const palette = usePalette();
+  const top = useRef<View>(null);
+  const { rows, score, burns } = told;
+  useEffect(() => {
+    // The fuse goes in from the foot of a long page.
+    const shown: unknown = top.current;
+    if (shown instanceof Element) shown.scrollIntoView({ block: 'start' });
+  }, [told]);
   return (
     <Card>
-      <View role="status" style={{ padding: 14, gap: 10 }}>
+      <View ref={top} role="status" style={{ padding: 14, gap: 10 }}>
         <Words kind="figure">{`${score.toFixed(0)} of 100 points`}</Words>
         {first !== null && first !== score ? (
           <Words
