@@ -3,9 +3,9 @@ import type { Job } from '@harbor-latch/core/job/index';
 import { lineOf, type LineOfJob } from '@harbor-latch/core/wire/boatLine';
 import type { BoatLine } from '@harbor-latch/core/wire/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
+import { createContext, useContext, useEffect, useMemo } from 'react';
 import { noteUse } from '../device/changes';
-import { SeenContext } from '../seen';
+import { useWhileSeen } from '../useWhileSeen';
 import type { DraftStore } from './DraftStore';
 import type { Draft } from './draft';
 import { useYardOnDevice } from './yardOnDevice';
@@ -47,32 +47,13 @@ export interface Yard extends YardState {
   readonly boats: readonly YardBoat[];
 }
 
-/** A value of a store as long as the page is the one that is seen: those under it keep what they showed. */
-function useWhileSeen<Value>(store: { subscribe(listener: () => void): () => void }, read: () => Value): Value {
-  const seen = useContext(SeenContext);
-  const last = useRef<{ readonly value: Value } | null>(null);
-  const subscribe = useCallback(
-    (listener: () => void) => {
-      const ends = [store.subscribe(listener), seen.subscribe(listener)];
-      return () => {
-        for (const end of ends) end();
-      };
-    },
-    [store, seen],
-  );
-  return useSyncExternalStore(subscribe, () => {
-    if (seen.now() || !last.current) last.current = { value: read() };
-    return last.current.value;
-  });
-}
-
 /** How the yard stands against the server. */
 export function useYardState(): YardState {
   const { aboard, feed, sender } = useYardOnDevice();
-  const ready = useSyncExternalStore(aboard.subscribe, () => aboard.ready);
-  const read = useSyncExternalStore(aboard.subscribe, () => aboard.feed !== null);
-  const state = useSyncExternalStore(feed.subscribe, () => feed.state);
-  const cut = useSyncExternalStore(sender.subscribe, () => sender.away);
+  const ready = useWhileSeen(aboard, () => aboard.ready);
+  const read = useWhileSeen(aboard, () => aboard.feed !== null);
+  const state = useWhileSeen(feed, () => feed.state);
+  const cut = useWhileSeen(sender, () => sender.away);
   return useMemo(
     () => ({
       loading: !ready || (!read && state.kind === 'asking'),
@@ -143,7 +124,7 @@ export function useBoat(id: string): BoatAccess {
   const { aboard, feed, drafts: store } = useYardOnDevice();
   const yard = useYardState();
   const draft = useWhileSeen(store, store.all).get(id);
-  const ready = useSyncExternalStore(aboard.subscribe, () => aboard.ready);
+  const ready = useWhileSeen(aboard, () => aboard.ready);
   const here = draft !== undefined;
   useEffect(() => {
     if (!ready) return;

@@ -1,5 +1,6 @@
 import { jobSchema, problemsOf, jsonPath } from '@harbor-latch/core/file/index';
-import type { Job } from '@harbor-latch/core/job/index';
+import { problemsAcross, type Job } from '@harbor-latch/core/job/index';
+import { partAt } from './partAt';
 
 export type JobPath = readonly (string | number)[];
 
@@ -13,9 +14,21 @@ export function valueAt(job: unknown, path: JobPath): unknown {
 
 export type Changed = { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly message: string };
 
-/** The job with one value set (undefined removes it), checked as a whole. */
+/** The job, which is one, with one value set (undefined removes it): the part that changes is checked, and how it fits the rest. */
 export function setAt(job: Job, path: JobPath, value: unknown): Changed {
-  const parsed = jobSchema.safeParse(replaced(job, path, value));
+  const changed = replaced(job, path, value);
+  const part = partAt(jobSchema, job, path);
+  const read = part.schema.safeParse(valueAt(changed, part.path));
+  if (read.success) {
+    const whole = replaced(job, part.path, read.data) as Job;
+    if (problemsAcross(whole).length === 0) return { ok: true, job: whole };
+  }
+  return setWhole(changed, path);
+}
+
+/** The same, checked as a whole: what is wrong is then said with its place. */
+function setWhole(changed: unknown, path: JobPath): Changed {
+  const parsed = jobSchema.safeParse(changed);
   if (parsed.success) return { ok: true, job: parsed.data };
   const problems = problemsOf(parsed.error);
   const here = problems.find((problem) => problem.path === jsonPath(path));

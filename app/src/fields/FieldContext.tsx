@@ -1,8 +1,9 @@
 import { isEstimate } from '@harbor-latch/core/job/isEstimate';
-import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
+import { createContext, useContext, useRef } from 'react';
 import { useDrafts } from '../data/boats';
 import type { Draft } from '../data/draft';
 import { setAt, valueAt, type Changed, type JobPath } from '../data/jobPath';
+import { useWhileSeen } from '../useWhileSeen';
 
 /** The boat whose fields are below, by its id: each field listens for its own value and for nothing else. */
 export const FieldBoatContext = createContext<string | null>(null);
@@ -20,7 +21,7 @@ function useDraftPart<T>(read: (draft: Draft) => T): T | undefined {
   const drafts = useDrafts();
   const id = useContext(FieldBoatContext);
   const kept = useRef<{ readonly part: T; readonly text: string } | null>(null);
-  return useSyncExternalStore(drafts.subscribe, () => {
+  return useWhileSeen(drafts, () => {
     const draft = drafts.all().get(id ?? '');
     if (!draft) return undefined;
     const part = read(draft);
@@ -39,7 +40,7 @@ export function useRound(path: JobPath): string {
   const drafts = useDrafts();
   const id = useContext(FieldBoatContext);
   const kept = useRef({ reloads: -1, text: '', round: 0 });
-  const round = useSyncExternalStore(drafts.subscribe, () => {
+  const round = useWhileSeen(drafts, () => {
     const draft = drafts.all().get(id ?? '');
     const last = kept.current;
     if (!draft) return last.round;

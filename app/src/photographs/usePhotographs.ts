@@ -1,6 +1,6 @@
 import type { Job, Photograph } from '@harbor-latch/core/job/index';
 import { MOST_PHOTOGRAPHS } from '@harbor-latch/core/job/photographSchema';
-import { useState, useSyncExternalStore } from 'react';
+import { useState } from 'react';
 import { v4 } from 'uuid';
 import { useDrafts } from '../data/boats';
 import type { Draft } from '../data/draft';
@@ -10,6 +10,7 @@ import { madePicture } from '../data/madePicture';
 import { useSettings } from '../data/settings';
 import { useYardOnDevice } from '../data/yardOnDevice';
 import { useSay } from '../ui/Said';
+import { useWhileSeen } from '../useWhileSeen';
 
 /** The photographs of a boat, or of one of her circuits, and what can be done with them. */
 export interface Photographs {
@@ -112,7 +113,8 @@ function withPhotographs({ photographs: _before, ...job }: Job, photographs: rea
 /** Whether photographs of a boat wait to be sent, and what the server said against one. */
 export function usePhotoTrouble(boatId: string): { readonly waiting: number; readonly refused: string | null } {
   const { aboard } = useYardOnDevice();
-  const all = useSyncExternalStore(aboard.subscribe, () => aboard.waiting);
-  const own = all.flatMap((one) => (one.kind === 'photo' && one.boatId === boatId ? [one] : []));
-  return { waiting: own.length, refused: own.find(({ refused }) => refused !== null)?.refused ?? null };
+  const own = () => aboard.waiting.flatMap((one) => (one.kind === 'photo' && one.boatId === boatId ? [one] : []));
+  const waiting = useWhileSeen(aboard, () => own().length);
+  const refused = useWhileSeen(aboard, () => own().find((one) => one.refused !== null)?.refused ?? null);
+  return { waiting, refused };
 }

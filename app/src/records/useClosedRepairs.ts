@@ -1,13 +1,14 @@
 import { closedRepairs } from '@harbor-latch/core/log/storyOf';
 import { standing } from '@harbor-latch/core/records/known';
 import type { Closed } from '@harbor-latch/core/reference/faultShares';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useState } from 'react';
 import { useYardOnDevice } from '../data/yardOnDevice';
+import { useWhileSeen } from '../useWhileSeen';
 
 /** What the hunts of all boats on this device found, by group; null until they were looked through. */
 export function useClosedRepairs(): Closed | null {
   const { aboard } = useYardOnDevice();
-  const written = useSyncExternalStore(aboard.subscribe, () => aboard.recordsWritten);
+  const written = useWhileSeen(aboard, () => aboard.recordsWritten);
   const [closed, setClosed] = useState<Closed | null>(null);
   useEffect(() => {
     let wanted = true;

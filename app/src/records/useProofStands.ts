@@ -1,13 +1,14 @@
 import { proofStands, type ProofStands } from '@harbor-latch/core/prove/proofStands';
 import { standing, type KnownEntry } from '@harbor-latch/core/records/known';
-import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useYardOnDevice } from '../data/yardOnDevice';
 import { whenIdle } from '../ui/whenIdle';
+import { useWhileSeen } from '../useWhileSeen';
 
 /** How the proof of a circuit stands, by what this device has; null where nothing was begun, or until that was read. */
 export function useProofStands(boat: string, circuit: string): ProofStands | null {
   const { aboard } = useYardOnDevice();
-  const written = useSyncExternalStore(aboard.subscribe, () => aboard.recordsWritten);
+  const written = useWhileSeen(aboard, () => aboard.recordsWritten);
   const [read, setRead] = useState<{ readonly boat: string; readonly entries: readonly KnownEntry[] } | null>(null);
   useEffect(() => {
     let wanted = true;

@@ -1,6 +1,6 @@
 import type { BodyOf, RecordKind } from '@harbor-latch/core/records/kinds/index';
 import { standing, type KnownEntry } from '@harbor-latch/core/records/known';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import { recordsAfter } from '../data/api';
 import { readSettings } from '../data/settings';
@@ -8,7 +8,8 @@ import { useYardOnDevice } from '../data/yardOnDevice';
 import type { Aboard } from '../device/Aboard';
 import { deviceKeyOf } from '../device/deviceKey';
 import { keepRecord, linksBrought, signedRow } from '../device/recordRows';
-import type { RecordRow } from '../device/rows';
+import type { RecordRow, Waiting } from '../device/rows';
+import { useWhileSeen } from '../useWhileSeen';
 
 /** The records of a boat as this device has them. */
 export interface RecordsHere {
@@ -26,10 +27,11 @@ const NONE: readonly RecordRow[] = [];
 /** The records of a boat, followed as they are written here, in other tabs and elsewhere. */
 export function useRecords(boat: string): RecordsHere {
   const { aboard, feed } = useYardOnDevice();
-  const written = useSyncExternalStore(aboard.subscribe, () => aboard.recordsWritten);
-  const whole = useSyncExternalStore(aboard.subscribe, () => aboard.feed?.whole ?? true);
-  const waiting = useSyncExternalStore(aboard.subscribe, () => aboard.waiting);
-  const feedState = useSyncExternalStore(feed.subscribe, () => feed.state);
+  const written = useWhileSeen(aboard, () => aboard.recordsWritten);
+  const whole = useWhileSeen(aboard, () => aboard.feed?.whole ?? true);
+  // As text, which is the same until an entry is refused or taken: whatever else waits changes nothing here.
+  const refusals = useWhileSeen(aboard, () => JSON.stringify(refusedOf(aboard.waiting)));
+  const feedState = useWhileSeen(feed, () => feed.state);
   const [read, setRead] = useState<{ readonly boat: string; readonly rows: readonly RecordRow[] } | null>(null);
   useEffect(() => {
     let wanted = true;
@@ -46,16 +48,13 @@ export function useRecords(boat: string): RecordsHere {
   }, [aboard, boat, whole, feedState]);
   const rows = read?.boat === boat ? read.rows : NONE;
   const entries = useMemo(() => standing(rows.map(({ signed }) => signed.entry)), [rows]);
-  const refused = useMemo(
-    () =>
-      new Map(
-        waiting.flatMap((one) =>
-          one.kind === 'record' && one.refused !== null ? [[one.id, one.refused] as const] : [],
-        ),
-      ),
-    [waiting],
-  );
+  const refused = useMemo(() => new Map(JSON.parse(refusals) as ReturnType<typeof refusedOf>), [refusals]);
   return useMemo(() => ({ ready: read?.boat === boat, rows, entries, refused }), [read, boat, rows, entries, refused]);
+}
+
+/** The entries that the server did not take, by id, each with its reason. */
+function refusedOf(waiting: readonly Waiting[]): (readonly [string, string])[] {
+  return waiting.flatMap((one) => (one.kind === 'record' && one.refused !== null ? [[one.id, one.refused]] : []));
 }
 
 async function bringRecords(aboard: Aboard, boat: string): Promise<void> {

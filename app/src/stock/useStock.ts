@@ -1,11 +1,13 @@
 import { stockOf, type StockState } from '@harbor-latch/core/build/stockLedger';
 import type { StockChange } from '@harbor-latch/core/wire/index';
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useMemo } from 'react';
 import { v7 } from 'uuid';
+import type { Waiting } from '../device/rows';
 import { dropStock, noteStock } from '../device/stockRows';
 import { useSay } from '../ui/Said';
 import { readSettings } from '../data/settings';
 import { useYardOnDevice } from '../data/yardOnDevice';
+import { useWhileSeen } from '../useWhileSeen';
 
 /** An entry that the server did not take. */
 export interface RefusedEntry {
@@ -23,18 +25,19 @@ export interface StockHere {
 
 export function useStock(): StockHere {
   const { aboard } = useYardOnDevice();
-  const entries = useSyncExternalStore(aboard.subscribe, () => aboard.stock);
-  const waiting = useSyncExternalStore(aboard.subscribe, () => aboard.waiting);
-  const ready = useSyncExternalStore(aboard.subscribe, () => aboard.ready);
+  const entries = useWhileSeen(aboard, () => aboard.stock);
+  // As text, which is the same until an entry is refused or taken: whatever else waits changes nothing here.
+  const refusals = useWhileSeen(aboard, () => JSON.stringify(refusedOf(aboard.waiting)));
+  const ready = useWhileSeen(aboard, () => aboard.ready);
   const state = useMemo(() => stockOf(entries), [entries]);
-  const refused = useMemo(
-    () =>
-      waiting.flatMap((one) =>
-        one.kind === 'stock' && one.refused !== null ? [{ id: one.id, reason: one.refused }] : [],
-      ),
-    [waiting],
-  );
+  const refused = useMemo(() => JSON.parse(refusals) as readonly RefusedEntry[], [refusals]);
   return useMemo(() => ({ ready, state, refused }), [ready, state, refused]);
+}
+
+function refusedOf(waiting: readonly Waiting[]): RefusedEntry[] {
+  return waiting.flatMap((one) =>
+    one.kind === 'stock' && one.refused !== null ? [{ id: one.id, reason: one.refused }] : [],
+  );
 }
 
 /** What can be done with the stock. */

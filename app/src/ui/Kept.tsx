@@ -1,5 +1,16 @@
-import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  startTransition,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
+import { SeenContext, type Seen } from '../seen';
 import { whenIdle } from './whenIdle';
 
 /** So long nothing must have changed before what is not shown is brought up to date, ms. */
@@ -45,6 +56,7 @@ export function Kept({
 }) {
   const [laidOut, setLaidOut] = useState<unknown>(null);
   const ready = shown || laidOut === of;
+  const seen = useSeenIf(shown);
   useEffect(() => {
     if (ready) return undefined;
     const timer = setTimeout(() => setLaidOut(of), SETTLED_MS);
@@ -53,8 +65,36 @@ export function Kept({
   if (shown && laidOut !== of) setLaidOut(of);
   return (
     <View style={shown ? room : [room, ready ? resting : hidden]} aria-hidden={!shown}>
-      <ShownContext.Provider value={shown}>{children}</ShownContext.Provider>
+      <ShownContext.Provider value={shown}>
+        <SeenContext.Provider value={seen}>{children}</SeenContext.Provider>
+      </ShownContext.Provider>
     </View>
+  );
+}
+
+/** Seen as long as it is shown and what is around it is seen. */
+function useSeenIf(shown: boolean): Seen {
+  const around = useContext(SeenContext);
+  const now = useRef(shown);
+  const [listeners] = useState(() => new Set<() => void>());
+  useLayoutEffect(() => {
+    const again = shown && !now.current;
+    now.current = shown;
+    if (again) for (const listener of listeners) listener();
+  }, [shown, listeners]);
+  return useMemo(
+    () => ({
+      now: () => now.current && around.now(),
+      subscribe: (listener) => {
+        listeners.add(listener);
+        const end = around.subscribe(listener);
+        return () => {
+          listeners.delete(listener);
+          end();
+        };
+      },
+    }),
+    [around, listeners],
   );
 }
 

@@ -223,9 +223,13 @@ const shape = z
       .describe('Photographs of the boat and of her circuits.'),
   })
   .superRefine((job, context) => {
-    for (const { path, message } of [...repeatedIds(job), ...waterProblems(job), ...circuitProblems(job)])
-      context.addIssue({ code: 'custom', path: [...path], message });
+    for (const { path, message } of problemsAcross(job)) context.addIssue({ code: 'custom', path: [...path], message });
   });
+
+/** What is wrong with a job whose parts are right each by itself: where one part does not fit another. */
+export function problemsAcross(job: z.infer<typeof shape>) {
+  return [...repeatedIds(job), ...waterProblems(job), ...circuitProblems(job)];
+}
 
 /**
  * The definition of the job file, whose circuits are wired by one of the given schemes.
