@@ -24,6 +24,7 @@ import { usePageStyle } from '../ui/pageStyle';
 import { darkTheme, lightTheme, still } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
 import { whenIdle } from '../ui/whenIdle';
+import { hearTouches } from '../ui/whenQuiet';
 
 const textScale = { usual: 1, large: 1.15, largest: 1.3, double: 2 } as const;
 
@@ -81,6 +82,7 @@ export default function RootLayout() {
   }, [dark, theme]);
 
   usePageStyle(theme.palette);
+  useEffect(hearTouches, []);
 
   const shown = fontsReady || fontsFailed !== null;
   useEffect(() => (shown ? whenAnswered(yard.feed, () => void aheadAndKept()) : undefined), [shown, yard]);

@@ -7,9 +7,10 @@ import type { Palette } from '../ui/palette';
 import type { Diagram, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing/diagram';
 import { bandMarks, cableMarks, wireMarks, wireWidth, wordMarks } from '@harbor-latch/core/drawing/drawingMarks';
 import type { Box } from '@harbor-latch/core/drawing/geometry';
-import { LEAST_WIDTH, layoutDiagram } from '@harbor-latch/core/drawing/layout';
+import { LEAST_WIDTH } from '@harbor-latch/core/drawing/layout';
+import { drawn } from './drawn';
 import type { Live } from './live';
-import { AtWork, FaultMark, Flow, markPlaces, Probes, SuspectMark, Terminals } from './LivePaint';
+import { AtWork, FaultMark, Flow, flowOf, markPlaces, Probes, SuspectMark, Terminals } from './LivePaint';
 import { inksOf, Marks } from './Marks';
 import { PartSymbol } from './PartSymbol';
 import { rowsOf, type Reach } from './reach';
@@ -39,10 +40,20 @@ export interface BandDrawingProps {
 /** The circuit drawn down the page in its three bands; conductors and parts can be touched. */
 export function BandDrawing({ diagram, width, selected, onSelect, label, live, lit, reach }: BandDrawingProps) {
   const palette = usePalette();
-  const drawing = useMemo(() => layoutDiagram(diagram, Math.max(width, LEAST_WIDTH)), [diagram, width]);
+  const drawing = drawn.drawing(diagram, Math.max(width, LEAST_WIDTH));
   const scale = Math.min(1, width / drawing.width);
   useImperativeHandle(reach, () => ({ rowsOf: (ids) => rowsOf(drawing, ids, scale) }), [drawing, scale]);
-  const inks = inksOf(palette);
+  const bands = useMemo(
+    () => drawing.bands.map((band) => <Marks key={band.band} marks={bandMarks(band, inksOf(palette))} />),
+    [drawing, palette],
+  );
+  const cables = useMemo(
+    () =>
+      drawing.cables.map((cable) => (
+        <Marks key={`${cable.box.x}-${cable.box.y}`} marks={cableMarks(cable, inksOf(palette))} />
+      )),
+    [drawing, palette],
+  );
   const touching = live?.touch ?? null;
   // The tab key stops at one thing of the drawing; arrow keys reach the others.
   const stop = selected ?? drawing.parts[0]?.part.id;
@@ -55,20 +66,16 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, l
       aria-label={label}
       {...rovingUnchosen}
     >
-      {drawing.bands.map((band) => (
-        <Marks key={band.band} marks={bandMarks(band, inks)} />
-      ))}
+      {bands}
       {drawing.wires.map((wire) => (
         <WirePath key={wire.id} wire={wire} palette={palette} chosen={wire.id === selected} />
       ))}
       {live
         ? drawing.wires.map((wire) => (
-            <Flow key={wire.id} wire={wire} amps={live.amps.get(wire.id) ?? 0} palette={palette} />
+            <Flow key={wire.id} wire={wire} {...flowOf(live.amps.get(wire.id) ?? 0)} palette={palette} />
           ))
         : null}
-      {drawing.cables.map((cable) => (
-        <Marks key={`${cable.box.x}-${cable.box.y}`} marks={cableMarks(cable, inks)} />
-      ))}
+      {cables}
       {drawing.parts.map((part) => (
         <PartAndWords
           key={part.part.id}
@@ -112,6 +119,11 @@ export function BandDrawing({ diagram, width, selected, onSelect, label, live, l
     </Svg>
   );
 }
+
+/** Shapes that are the same as long as their figures are: they stay while what is beside them changes. */
+const StillPath = memo(Path);
+const StillRect = memo(Rect);
+const StillCircle = memo(Circle);
 
 /** Painted anew only when it is another: currents change without their conductors. */
 const WirePath = memo(function WirePath({
@@ -193,10 +205,10 @@ const WireTouch = memo(function WireTouch({
   const { wordsBox } = wire;
   return (
     <G {...touch({ label: [`Conductor ${wire.name}`, ...words].join(', '), id: wire.id, chosen, tabStop, onSelect })}>
-      <Path d={wirePath(wire.points, [])} fill="none" stroke="transparent" strokeWidth={26} />
+      <StillPath d={wirePath(wire.points, [])} fill="none" stroke="transparent" strokeWidth={26} />
       {wordsBox ? (
         <>
-          <Rect {...wordsBox} fill="transparent" />
+          <StillRect {...wordsBox} fill="transparent" />
           <Words lines={words} at={wordsBox} palette={palette} chosen={chosen} />
         </>
       ) : null}
@@ -227,7 +239,7 @@ const PartAndWords = memo(function PartAndWords({
   );
   return (
     <G {...touch({ label: `${said} in the ${part.band}`, id: part.part.id, chosen, tabStop, onSelect })}>
-      <Rect
+      <StillRect
         x={part.box.x - 6}
         y={part.box.y - 6}
         width={part.box.width + 12}
@@ -236,7 +248,7 @@ const PartAndWords = memo(function PartAndWords({
         fill={palette.accent}
         fillOpacity={chosen ? 0.18 : 0}
       />
-      {part.part.kind === 'joint' ? <Circle cx={part.at.x} cy={part.at.y} r={22} fill="transparent" /> : null}
+      {part.part.kind === 'joint' ? <StillCircle cx={part.at.x} cy={part.at.y} r={22} fill="transparent" /> : null}
       <PartSymbol part={part} doing={doing} palette={palette} />
       <AtWork part={part} doing={doing} palette={palette} />
       <Words lines={words} at={part.wordsBox} palette={palette} chosen={chosen} />

@@ -8,20 +8,33 @@ import { arrowsAlong, type Arrow } from './flow';
 import { arrowSize, FLOWS_FROM_A, type TerminalTouch } from './live';
 import { shapeOf } from '@harbor-latch/core/drawing/symbols';
 
+/** What is seen of a current. */
+interface FlowSeen {
+  /** From the conductor’s end to its beginning. */
+  readonly back: boolean;
+  /** Of its arrowheads; 0 where none are drawn. */
+  readonly size: number;
+}
+
+/** What is seen of a current, A: the same for all of its decade. */
+export function flowOf(amps: number): FlowSeen {
+  return { back: amps < 0, size: Math.abs(amps) < FLOWS_FROM_A ? 0 : arrowSize(amps) };
+}
+
 /** Arrowheads along a conductor that carries a current: their way is its direction, their size its amount. */
 export const Flow = memo(function Flow({
   wire,
-  amps,
+  back,
+  size,
   palette,
-}: {
+}: FlowSeen & {
   readonly wire: PlacedWire;
-  readonly amps: number;
   readonly palette: Palette;
 }) {
-  if (Math.abs(amps) < FLOWS_FROM_A) return null;
+  if (size === 0) return null;
   return (
     <Path
-      d={arrowheads(arrowsAlong(wire.points, amps < 0), arrowSize(amps))}
+      d={arrowheads(arrowsAlong(wire.points, back), size)}
       fill={palette.surface}
       stroke={palette.text}
       strokeWidth={1.6}
@@ -53,7 +66,7 @@ export function FaultMark({ x, y, palette }: { readonly x: number; readonly y: n
 }
 
 /** Light rays, turning blades and sound: what a part at work shows beside its symbol. */
-export function AtWork({
+export const AtWork = memo(function AtWork({
   part,
   doing,
   palette,
@@ -89,7 +102,7 @@ export function AtWork({
       ) : null}
     </G>
   );
-}
+});
 
 /** A turn about the symbol's middle; held still for those who ask for less motion. */
 function turning(doing: Doing): object {

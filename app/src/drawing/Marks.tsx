@@ -1,5 +1,6 @@
 import type { Face, Inks, Mark, TextMark } from '@harbor-latch/core/drawing/marks';
 import { Circle, Path, Rect, Text as SvgText, TSpan } from 'react-native-svg';
+import { memo } from 'react';
 import type { Palette } from '../ui/palette';
 import { fonts } from '../ui/theme';
 
@@ -15,7 +16,8 @@ export function Marks({ marks }: { readonly marks: readonly Mark[] }) {
   return marks.map((mark, index) => <OneMark key={index} mark={mark} />);
 }
 
-function OneMark({ mark }: { readonly mark: Mark }) {
+/** Painted anew only when it is another mark: most of a drawing stays when a circuit is switched. */
+const OneMark = memo(function OneMark({ mark }: { readonly mark: Mark }) {
   switch (mark.kind) {
     case 'path': {
       const { kind: _kind, ...props } = mark;
@@ -34,6 +36,21 @@ function OneMark({ mark }: { readonly mark: Mark }) {
     default:
       return mark satisfies never;
   }
+}, sameMark);
+
+/** Whether two marks are painted alike; what they hold are figures, words and colours. */
+function sameMark({ mark: one }: { readonly mark: Mark }, { mark: other }: { readonly mark: Mark }): boolean {
+  if (one === other) return true;
+  const theirs = new Map<string, unknown>(Object.entries(other));
+  const ours = Object.entries(one);
+  return (
+    ours.length === theirs.size &&
+    ours.every(([key, value]) => value === theirs.get(key) || (key === 'after' && sameAfter(value, theirs.get(key))))
+  );
+}
+
+function sameAfter(one: unknown, other: unknown): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
 }
 
 function OneText({ mark }: { readonly mark: TextMark }) {

@@ -1,6 +1,4 @@
-import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { AskedTest, Tracing } from '@harbor-latch/core/trace/tracing';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
@@ -8,6 +6,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Live } from './live';
 import { ScrolledDrawing } from './ScrolledDrawing';
+import { drawn } from './drawn';
 
 /** Less likely than this it is not marked in the drawing. */
 const LEAST_SHARE = 0.06;
@@ -28,10 +27,7 @@ export function SuspectDrawing({
   readonly width: number;
   readonly units: UnitSystem;
 }) {
-  const diagram = useMemo(
-    () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
-    [assessed, job, units],
-  );
+  const diagram = useMemo(() => drawn.diagram(assessed, job, units), [assessed, job, units]);
   const live = useMemo((): Live | null => {
     const likely = where.filter(({ share }) => share >= LEAST_SHARE);
     if (likely.length === 0 || assessed.status === 'incomplete') return null;

@@ -1,5 +1,5 @@
 import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/core/units/index';
-import { useContext, type ReactNode } from 'react';
+import { memo, useContext, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { Icon } from '../ui/Icon';
 import { holdsField } from '../ui/pageStyle';
@@ -181,16 +181,7 @@ export function Entry({
         style={scale === 1 ? styles.input : [styles.input, { fontSize: 20 * scale }]}
       />
       {canSwitch ? (
-        <Pressable
-          role="button"
-          aria-label={`${label}: unit ${unit.symbol}, change`}
-          onPress={onUnits}
-          style={styles.unit}
-        >
-          <Words color={palette.accent} style={styles.needed}>
-            {unit.symbol}
-          </Words>
-        </Pressable>
+        <UnitSwitch label={label} symbol={unit.symbol} onUnits={onUnits} />
       ) : (
         <Words muted style={styles.onlyUnit}>
           {unit.symbol}
@@ -200,7 +191,27 @@ export function Entry({
   );
 }
 
-export function StepButton({
+const UnitSwitch = memo(function UnitSwitch({
+  label,
+  symbol,
+  onUnits,
+}: {
+  readonly label: string;
+  readonly symbol: string;
+  readonly onUnits: () => void;
+}) {
+  const palette = usePalette();
+  const styles = useStyles();
+  return (
+    <Pressable role="button" aria-label={`${label}: unit ${symbol}, change`} onPress={onUnits} style={styles.unit}>
+      <Words color={palette.accent} style={styles.needed}>
+        {symbol}
+      </Words>
+    </Pressable>
+  );
+});
+
+export const StepButton = memo(function StepButton({
   icon,
   label,
   onPress,
@@ -221,4 +232,4 @@ export function StepButton({
       <Icon name={icon} size={24} color={palette.text} />
     </Pressable>
   );
-}
+});

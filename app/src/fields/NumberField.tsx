@@ -63,10 +63,10 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
 
   const tag = error ? null : tagOf(props, field.value !== undefined, estimated);
 
-  const enter = (text: string) => {
+  const enter = useStable((text: string) => {
     form.onChange(text);
     store(text, quantity, units, field);
-  };
+  });
   const step = (sign: number) => {
     const next = stepped({
       sign,
@@ -79,10 +79,12 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
     enter(next);
   };
   const otherUnits: UnitSystem = units === 'metric' ? 'us' : 'metric';
-  const switchUnits = () => {
+  const less = useStable(() => step(-1));
+  const more = useStable(() => step(1));
+  const switchUnits = useStable(() => {
     onUnits(otherUnits);
     if (!error) form.onChange(textOf(field.value, quantity, otherUnits));
-  };
+  });
   return (
     <FieldFrame
       {...props}
@@ -90,9 +92,13 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
       tagId={tagId}
       error={error?.message}
       doubt={doubt}
-      under={props.picks ? <Picks {...props} picks={props.picks[units]} units={units} onPick={enter} /> : null}
+      under={
+        props.picks ? (
+          <Picks label={props.label} quantity={quantity} picks={props.picks[units]} units={units} onPick={enter} />
+        ) : null
+      }
     >
-      <StepButton icon="minus" label={`Less ${props.label}`} onPress={() => step(-1)} />
+      <StepButton icon="minus" label={`Less ${props.label}`} onPress={less} />
       <Entry
         {...props}
         text={form.value ?? ''}
@@ -103,7 +109,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
         invalid={error !== undefined}
         tagId={tag === null ? undefined : tagId}
       />
-      <StepButton icon="plus" label={`More ${props.label}`} onPress={() => step(1)} />
+      <StepButton icon="plus" label={`More ${props.label}`} onPress={more} />
     </FieldFrame>
   );
 }
@@ -169,7 +175,7 @@ const useStyles = stylesFor((palette) => ({
 }));
 
 /** Common values, one touch each. */
-function Picks({
+const Picks = memo(function Picks({
   label,
   quantity,
   picks,
@@ -198,4 +204,4 @@ function Picks({
       ))}
     </View>
   );
-}
+}, sameProps);

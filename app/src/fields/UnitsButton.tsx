@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable } from 'react-native';
 import { useSettings } from '../data/settings';
 import { stylesFor } from '../ui/stylesFor';
@@ -16,7 +17,7 @@ const useStyles = stylesFor(({ accentSoft }) => {
 });
 
 /** The system of units that everything is shown in, changed where it is read. */
-export function UnitsButton() {
+export const UnitsButton = memo(function UnitsButton() {
   const styles = useStyles();
   const palette = usePalette();
   const { settings, change } = useSettings();
@@ -35,4 +36,4 @@ export function UnitsButton() {
       </Words>
     </Pressable>
   );
-}
+});

@@ -1,10 +1,18 @@
+import { memo } from 'react';
 import { View } from 'react-native';
+import { useDrafts } from '../data/boats';
 import type { Draft, SaveState } from '../data/draft';
 import { Icon, type IconName } from '../ui/Icon';
 import { usePalette } from '../ui/theme';
 import { Words } from '../ui/Words';
+import { useWhileSeen } from '../useWhileSeen';
 
-const looks: Readonly<Record<SaveState['kind'], { readonly icon: IconName; readonly words: string }>> = {
+interface Look {
+  readonly icon: IconName;
+  readonly words: string;
+}
+
+const looks: Readonly<Record<SaveState['kind'], Look>> = {
   saved: { icon: 'check', words: 'Saved' },
   unsaved: { icon: 'dots-horizontal', words: 'Changed' },
   saving: { icon: 'dots-horizontal', words: 'Saving' },
@@ -13,13 +21,18 @@ const looks: Readonly<Record<SaveState['kind'], { readonly icon: IconName; reado
   conflict: { icon: 'call-split', words: 'Changed elsewhere' },
 };
 
-const unkept = { icon: 'alert-octagon', words: 'Not kept: no room on this device' } as const;
+const unkept: Look = { icon: 'alert-octagon', words: 'Not kept: no room on this device' };
 
-/** How the boat stands against the server, in a few words under its title. */
-export function SaveStatus({ draft }: { readonly draft: Draft }) {
+function lookOf(draft: Draft | undefined): Look {
+  return draft?.unkept ? unkept : looks[draft?.save.kind ?? 'saved'];
+}
+
+/** How a boat stands against the server, in a few words under her title. It follows by itself: nothing else is shown anew. */
+export const SaveStatus = memo(function SaveStatus({ boat }: { readonly boat: string }) {
   const palette = usePalette();
-  const pending = Object.keys(draft.typed).length;
-  const look = draft.unkept ? unkept : looks[draft.save.kind];
+  const drafts = useDrafts();
+  const pending = useWhileSeen(drafts, () => Object.keys(drafts.all().get(boat)?.typed ?? {}).length);
+  const look = useWhileSeen(drafts, () => lookOf(drafts.all().get(boat)));
   const words = pending === 0 ? look.words : `${pending} ${pending === 1 ? 'entry' : 'entries'} to correct`;
   return (
     <View role="status" style={{ flexDirection: 'row', gap: 4, alignItems: 'center' }}>
@@ -29,4 +42,4 @@ export function SaveStatus({ draft }: { readonly draft: Draft }) {
       </Words>
     </View>
   );
-}
+});

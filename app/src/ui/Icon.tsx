@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { StyleSheet, Text, type TextStyle } from 'react-native';
 import glyphs from './glyphs.json';
 import { usePalette } from './theme';
@@ -30,7 +31,7 @@ function squareOf(size: number): TextStyle {
 }
 
 /** An icon beside words that say the same: hidden from screen readers. */
-export function Icon({
+export const Icon = memo(function Icon({
   name,
   size = 22,
   color,
@@ -44,7 +45,7 @@ export function Icon({
       {String.fromCodePoint(glyphs[name])}
     </Text>
   );
-}
+});
 
 /** Draws the icons that buttons of the component library ask for by name. */
 export function PaperIcon({

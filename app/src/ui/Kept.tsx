@@ -11,10 +11,7 @@ import {
 } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
-import { whenIdle } from './whenIdle';
-
-/** So long nothing must have changed before what is not shown is brought up to date, ms. */
-const QUIET_MS = 800;
+import { whenQuiet } from './whenQuiet';
 
 /** So long after a change all of a page, what comes gradually too, was laid out, ms. */
 const SETTLED_MS = 1000;
@@ -108,14 +105,7 @@ export function useKept<T>(value: T, shown: boolean): T {
   useEffect(() => {
     if (shown || held === value) return undefined;
     // While one change follows another nothing else is made ready.
-    let stop = (): void => undefined;
-    const timer = setTimeout(() => {
-      stop = whenIdle(() => startTransition(() => setHeld(value)));
-    }, QUIET_MS);
-    return () => {
-      clearTimeout(timer);
-      stop();
-    };
+    return whenQuiet(() => startTransition(() => setHeld(value)));
   }, [shown, held, value]);
   return shown ? value : held;
 }

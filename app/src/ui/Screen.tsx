@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { pageFoot } from './pageFoot';
 import { usePalette } from './theme';
 import { ToolButton } from './ToolButton';
+import { useStable } from './useStable';
 import { Words } from './Words';
 
 /** Under the page to the eye; before it to the keyboard, which need not go through a list to come there. */
@@ -20,7 +21,7 @@ export const pageContent = {
 } as const;
 
 /** A page with its title, the way back and its actions. */
-export function Screen({
+export const Screen = memo(function Screen({
   title,
   under,
   back,
@@ -72,18 +73,15 @@ export function Screen({
       </View>
     </View>
   );
-}
+});
 
 /** Back where one came from, as it was left; from an address that was opened by itself to the page above. */
-function BackButton({ to }: { readonly to: string }) {
+const BackButton = memo(function BackButton({ to }: { readonly to: string }) {
   const router = useRouter();
+  const goBack = useStable(() => (router.canGoBack() ? router.back() : router.navigate(to)));
   return (
     <View style={{ margin: 6 }}>
-      <ToolButton
-        icon="arrow-left"
-        label="Back"
-        onPress={() => (router.canGoBack() ? router.back() : router.navigate(to))}
-      />
+      <ToolButton icon="arrow-left" label="Back" onPress={goBack} />
     </View>
   );
-}
+});

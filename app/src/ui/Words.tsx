@@ -1,4 +1,4 @@
-import { createContext, useContext, type ReactNode } from 'react';
+import { createContext, memo, useContext, type ReactNode } from 'react';
 import { StyleSheet, Text, type StyleProp, type TextProps, type TextStyle } from 'react-native';
 import { fonts, usePalette } from './theme';
 
@@ -42,8 +42,16 @@ function scaledBy(scale: number, style: StyleProp<TextStyle>): TextStyle {
   return { fontSize: (own.fontSize ?? 16) * scale, lineHeight: (own.lineHeight ?? 23) * scale };
 }
 
-/** Text in the product's face. */
-export function Words({ kind = 'body', muted = false, color, level, style, children, ...rest }: WordsProps) {
+/** Text in the product's face; made anew only when it says something else. */
+export const Words = memo(function Words({
+  kind = 'body',
+  muted = false,
+  color,
+  level,
+  style,
+  children,
+  ...rest
+}: WordsProps) {
   const palette = usePalette();
   const scale = useContext(TextScaleContext);
   const ink = inkOf(color ?? (muted ? palette.muted : palette.text));
@@ -59,4 +67,4 @@ export function Words({ kind = 'body', muted = false, color, level, style, child
       {children}
     </Text>
   );
-}
+});

@@ -17,8 +17,12 @@ export function placeWords(
     width: Math.max(...words.map((text) => textWidth(text, WORD_SIZE))),
     height: words.length * WORD_LINE,
   };
-  const free = (box: Box) => within(box, field) && !taken.some((other) => overlaps(grown(box, 1), other));
-  return candidates(line, size).find(free) ?? null;
+  const free = (box: Box) => {
+    const around = grown(box, 1);
+    return within(box, field) && !taken.some((other) => overlaps(around, other));
+  };
+  for (const box of candidates(line, size)) if (free(box)) return box;
+  return null;
 }
 
 type Size = Pick<Box, 'width' | 'height'>;
@@ -42,12 +46,13 @@ function* places([a, b]: readonly [Point, Point], size: Size): Generator<Box> {
   }
 }
 
-function candidates(line: readonly Point[], size: Size): Box[] {
+/** Made one at a time: the first is mostly free. */
+function* candidates(line: readonly Point[], size: Size): Generator<Box> {
   const length = ([a, b]: readonly [Point, Point]) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
   const pieces = segments(line).sort(
     (one, other) => Number(other[0].x === other[1].x) - Number(one[0].x === one[1].x) || length(other) - length(one),
   );
-  return pieces.flatMap((piece) => [...places(piece, size)]);
+  for (const piece of pieces) yield* places(piece, size);
 }
 
 /** 0…room, from the upper third outwards: words near the start of a run are read with it. */

@@ -12,7 +12,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
-import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
+import { drawn } from '../../drawing/drawn';
 import type { TerminalTouch } from '../../drawing/live';
 import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
@@ -76,7 +76,7 @@ function OnBench({
   const [meter, setMeter] = useState<MeterState>(() => restingMeter(wired));
   const [step, setStep] = useState<RewireStep>({ kind: 'choose' });
   const [selected, setSelected] = useState<string | null>(null);
-  const diagram = useMemo(() => benchDiagram(circuitDiagram(assessed, battery, units)), [assessed, battery, units]);
+  const diagram = useMemo(() => drawn.diagram(assessed, job, units, 'bench', benchDiagram), [assessed, job, units]);
   const rewire = (rewired: Rewiring | undefined, said: string) => {
     const { rewired: _before, ...planned } = circuit;
     onCircuit(rewired ? { ...planned, rewired } : planned, said);

@@ -2,6 +2,7 @@ import { roles, type BenchState } from '@harbor-latch/core/circuit/index';
 import { useEffect, useRef, type RefObject } from 'react';
 import type { ScrollView } from 'react-native';
 import type { Reach } from '../../drawing/reach';
+import { useStable } from '../../ui/useStable';
 
 /** So much of the drawing stays in sight around what was touched, px. */
 const AROUND = 24;
@@ -32,9 +33,7 @@ export function useFollow(state: BenchState): {
   const reach = useRef<Reach>(null);
   const room = useRef<ScrollView>(null);
   const last = useRef(state);
-  useEffect(() => {
-    const touched = touchedBetween(last.current, state);
-    last.current = state;
+  const follow = useStable((touched: readonly string[]) => {
     const node = room.current?.getScrollableNode() as unknown as HTMLElement | undefined;
     const own = reach.current?.rowsOf(touched);
     if (!node || !own) return;
@@ -51,6 +50,20 @@ export function useFollow(state: BenchState): {
     const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
     // “scrollTo” of this element is the component’s own, with other words.
     node.scroll({ top: Math.max(0, to), behavior: still ? 'auto' : 'smooth' });
-  }, [state]);
+  });
+  useEffect(() => {
+    const touched = touchedBetween(last.current, state);
+    last.current = state;
+    if (touched.length === 0) return undefined;
+    // What was touched is painted first: where the drawing stands can be asked only once all of it is laid out.
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    const frame = requestAnimationFrame(() => {
+      soon = setTimeout(() => follow(touched), 0);
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(soon);
+    };
+  }, [state, follow]);
   return { reach, room };
 }

@@ -56,7 +56,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
   return (
     <Screen
       title={job.boat.name}
-      under={<SaveStatus draft={draft} />}
+      under={<SaveStatus boat={draft.id} />}
       back="/"
       actions={
         <>

@@ -3,8 +3,8 @@ import { withIdea } from '@harbor-latch/core/assess/withIdea';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { useWindowDimensions, View } from 'react-native';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useAssessment } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
@@ -137,40 +137,49 @@ function Circuit({
     const diagram = circuitDiagram(assessed, batteryOf(draft.job, circuit), units);
     exportSvg(title, svgText(diagram, title, titleBlock(draft.job, circuit, new Date())));
   });
-  if (!circuit || !assessed || !at) return null;
-  return (
-    <Screen
-      title={circuit.name}
-      under={<SaveStatus draft={draft} />}
-      back={`/boat/${draft.id}`}
-      scroll={false}
-      actions={
-        <>
-          <ToolButton icon="undo" label="Undo the last change" disabled={draft.past.length === 0} onPress={undo} />
-          <UnitsButton />
-          {wide || drawn ? (
-            <ToolButton icon="file-image-outline" label="Export the drawing" onPress={drawingFile} />
-          ) : null}
-          {wide ? null : (
-            <ToolButton
-              icon={drawn ? 'close' : 'transit-connection-variant'}
-              label={drawn ? 'Close the drawing' : 'Drawing'}
-              onPress={draw}
-            />
-          )}
-        </>
-      }
-      footer={
-        room.layout === 'phone' ? (
-          <PlaceBar station={shown} assessed={assessed} proof={proof} onGo={go} onPlace={goTo} />
-        ) : undefined
-      }
-    >
-      <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-        {room.layout === 'phone' ? null : (
-          <StationRail station={shown} assessed={assessed} proof={proof} width={room.railWidth} onGo={go} />
+  const under = useMemo(() => <SaveStatus boat={draft.id} />, [draft.id]);
+  const undoable = draft.past.length > 0;
+  const actions = useMemo(
+    () => (
+      <>
+        <ToolButton icon="undo" label="Undo the last change" disabled={!undoable} onPress={undo} />
+        <UnitsButton />
+        {wide || drawn ? (
+          <ToolButton icon="file-image-outline" label="Export the drawing" onPress={drawingFile} />
+        ) : null}
+        {wide ? null : (
+          <ToolButton
+            icon={drawn ? 'close' : 'transit-connection-variant'}
+            label={drawn ? 'Close the drawing' : 'Drawing'}
+            onPress={draw}
+          />
         )}
-        <View style={{ flex: 1, minWidth: 0 }}>
+      </>
+    ),
+    [undoable, undo, wide, drawn, drawingFile, draw],
+  );
+  const layout = room.layout;
+  const bar = useMemo(
+    () =>
+      assessed && layout === 'phone' ? (
+        <PlaceBar station={shown} assessed={assessed} proof={proof} onGo={go} onPlace={goTo} />
+      ) : undefined,
+    [layout, shown, assessed, proof, go, goTo],
+  );
+  const railWidth = room.railWidth;
+  const rail = useMemo(
+    () =>
+      assessed && layout !== 'phone' ? (
+        <StationRail station={shown} assessed={assessed} proof={proof} width={railWidth} onGo={go} />
+      ) : null,
+    [layout, shown, assessed, proof, railWidth, go],
+  );
+  if (!circuit || !at) return null;
+  return (
+    <Screen title={circuit.name} under={under} back={`/boat/${draft.id}`} scroll={false} actions={actions} footer={bar}>
+      <View style={styles.row}>
+        {rail}
+        <View style={styles.rooms}>
           {stations
             .filter(({ key }) => key === shown || kept.has(key))
             .map((entry) => (
@@ -182,8 +191,13 @@ function Circuit({
   );
 }
 
+const styles = StyleSheet.create({
+  row: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  rooms: { flex: 1, minWidth: 0 },
+});
+
 /** A station that rests while another is shown. */
-function KeptStation({
+const KeptStation = memo(function KeptStation({
   entry,
   at,
   shown,
@@ -195,9 +209,12 @@ function KeptStation({
   const held = useKept(at, shown);
   // The field or button that was touched answers at once; what follows from it in the station comes right after.
   const followed = useDeferredValue(held);
-  return (
-    <Kept shown={shown} of={held}>
-      <StationFrame entry={entry} at={followed} />
-    </Kept>
+  return useMemo(
+    () => (
+      <Kept shown={shown} of={held}>
+        <StationFrame entry={entry} at={followed} />
+      </Kept>
+    ),
+    [shown, held, entry, followed],
   );
-}
+});

@@ -1,11 +1,10 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
-import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
+import { drawn } from '../../drawing/drawn';
 import { Inspector } from './Inspector';
 import type { AtStation } from './atStation';
 
@@ -42,10 +41,7 @@ export function CircuitDrawing({
   readonly onSelect: (id: string | null) => void;
 }) {
   const units = useUnits();
-  const diagram = useMemo(
-    () => circuitDiagram(assessed, batteryOf(draft.job, assessed.circuit), units),
-    [draft.job, assessed, units],
-  );
+  const diagram = useMemo(() => drawn.diagram(assessed, draft.job, units), [assessed, draft.job, units]);
   return (
     <BandDrawing
       diagram={diagram}

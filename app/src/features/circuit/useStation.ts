@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { startTransition, useCallback, useEffect, useState } from 'react';
 import { whenIdle } from '../../ui/whenIdle';
+import { whenQuiet } from '../../ui/whenQuiet';
 import type { PlaceKey, Station } from './atStation';
 import { placeOf } from './places';
 import { stations } from './stations';
@@ -61,6 +62,8 @@ export function useStation(addressed: Station): AtPlace {
 /** Stations that are ready to be shown: those seen, and the others one after the other while nothing else is to be done. */
 export function useStationsKept(shown: Station, wide: boolean): ReadonlySet<Station> {
   const [kept, setKept] = useState<ReadonlySet<Station>>(new Set([shown]));
+  // The tap that opened the page is none that another would follow at once.
+  const [openedMs] = useState(() => performance.now());
   if (!kept.has(shown)) setKept(new Set([...kept, shown]));
   useEffect(() => {
     const next = stations.find(({ key, place }) => !kept.has(key) && (place !== null || !wide));
@@ -68,13 +71,12 @@ export function useStationsKept(shown: Station, wide: boolean): ReadonlySet<Stat
     // What was asked for is painted first.
     let stop = (): void => undefined;
     const timer = setTimeout(() => {
-      // A tap in the middle of it goes first.
-      stop = whenIdle(() => startTransition(() => setKept(new Set([...kept, next.key]))));
+      stop = whenQuiet(() => startTransition(() => setKept(new Set([...kept, next.key]))), openedMs);
     }, AFTER_PAINT_MS);
     return () => {
       clearTimeout(timer);
       stop();
     };
-  }, [kept, wide]);
+  }, [kept, wide, openedMs]);
   return kept;
 }

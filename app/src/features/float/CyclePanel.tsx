@@ -14,6 +14,7 @@ import { useShown } from '../../ui/Kept';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { useStable } from '../../ui/useStable';
+import { noteMovement } from '../../ui/whenQuiet';
 import { Words } from '../../ui/Words';
 import { Labelled } from './Labelled';
 import { Progress } from './Progress';
@@ -152,6 +153,7 @@ function Played({
     let frame = requestAnimationFrame(function tick(now) {
       const next = Math.min(run.seconds, before.current.atS + ((now - last) / 1000) * Number(speed));
       last = now;
+      noteMovement();
       setAtS(next);
       if (next >= run.seconds) setPlaying(false);
       else frame = requestAnimationFrame(tick);

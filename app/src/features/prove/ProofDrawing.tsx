@@ -1,12 +1,11 @@
-import { batteryOf } from '@harbor-latch/core/assess/batteryOf';
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
-import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import type { Job } from '@harbor-latch/core/job/index';
 import type { ProveTest } from '@harbor-latch/core/prove/proveTest';
 import { useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { ScrolledDrawing } from '../../drawing/ScrolledDrawing';
+import { drawn } from '../../drawing/drawn';
 
 /** The drawing with the points of a test lit, scrolled to where they are. */
 export function ProofDrawing({
@@ -24,10 +23,7 @@ export function ProofDrawing({
   readonly over?: ReactNode;
 }) {
   const units = useUnits();
-  const diagram = useMemo(
-    () => circuitDiagram(assessed, batteryOf(job, assessed.circuit), units),
-    [assessed, job, units],
-  );
+  const diagram = useMemo(() => drawn.diagram(assessed, job, units), [assessed, job, units]);
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
       <ScrolledDrawing
