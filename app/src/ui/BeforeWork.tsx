@@ -1,11 +1,12 @@
 import type { Statement } from '@harbor-latch/core/findings/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Icon } from './Icon';
 import { usePalette } from './theme';
 import { Words } from './Words';
 
 /** What to know before hands go near it. */
-export function BeforeWork({ statements }: { readonly statements: readonly Statement[] }) {
+export const BeforeWork = memo(function BeforeWork({ statements }: { readonly statements: readonly Statement[] }) {
   const palette = usePalette();
   return (
     <>
@@ -19,4 +20,4 @@ export function BeforeWork({ statements }: { readonly statements: readonly State
         ))}
     </>
   );
-}
+});

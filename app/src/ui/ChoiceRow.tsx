@@ -82,31 +82,56 @@ interface RowProps {
 
 const Row = memo(function Row({ label, labels, verdicts, taken, onChoose }: RowProps) {
   const styles = useStyles();
-  const palette = usePalette();
   return (
     <View role="radiogroup" aria-label={label} style={styles.row} {...roving}>
-      {labels.map((words, index) => {
-        const chosen = index === taken;
-        const verdict = verdicts[index];
-        const look = verdict && standingLook[verdict];
-        return (
-          <PressRow
-            key={words}
-            role="radio"
-            selected={chosen}
-            tabStop={chosen || (taken < 0 && index === 0)}
-            label={verdict ? `${words}, ${verdictWords[verdict]}` : words}
-            onPress={() => onChoose(index)}
-            style={chosen ? styles.chosen : styles.choice}
-          >
-            {look ? <Icon name={look.icon} size={16} color={palette[look.ink]} /> : null}
-            <Words style={chosen ? styles.taken : null}>{words}</Words>
-          </PressRow>
-        );
-      })}
+      {labels.map((words, index) => (
+        <OneChoice
+          key={words}
+          words={words}
+          verdict={verdicts[index]}
+          chosen={index === taken}
+          tabStop={index === taken || (taken < 0 && index === 0)}
+          index={index}
+          onChoose={onChoose}
+        />
+      ))}
     </View>
   );
 }, showsTheSame);
+
+/** One of the choices; of a long row only those that change are painted anew. */
+const OneChoice = memo(function OneChoice({
+  words,
+  verdict,
+  chosen,
+  tabStop,
+  index,
+  onChoose,
+}: {
+  readonly words: string;
+  readonly verdict: Verdict | undefined;
+  readonly chosen: boolean;
+  readonly tabStop: boolean;
+  readonly index: number;
+  readonly onChoose: (index: number) => void;
+}) {
+  const styles = useStyles();
+  const palette = usePalette();
+  const look = verdict && standingLook[verdict];
+  return (
+    <PressRow
+      role="radio"
+      selected={chosen}
+      tabStop={tabStop}
+      label={verdict ? `${words}, ${verdictWords[verdict]}` : words}
+      onPress={() => onChoose(index)}
+      style={chosen ? styles.chosen : styles.choice}
+    >
+      {look ? <Icon name={look.icon} size={16} color={palette[look.ink]} /> : null}
+      <Words style={chosen ? styles.taken : null}>{words}</Words>
+    </PressRow>
+  );
+});
 
 function showsTheSame(before: RowProps, after: RowProps): boolean {
   return (

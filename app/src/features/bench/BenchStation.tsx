@@ -5,15 +5,12 @@ import type { TerminalRef } from '@harbor-latch/core/circuit/index';
 import { consequences } from '@harbor-latch/core/documents/index';
 import type { Battery, Circuit, Job } from '@harbor-latch/core/job/index';
 import { defaults, levelSensors } from '@harbor-latch/core/reference/index';
-import { schemeOf, terminalInWords } from '@harbor-latch/core/schemes/index';
-import { formatVolts } from '@harbor-latch/core/units/index';
+import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { sensorOf } from '@harbor-latch/core/water/index';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
-import { BandDrawing } from '../../drawing/BandDrawing';
 import { drawn } from '../../drawing/drawn';
-import type { TerminalTouch } from '../../drawing/live';
 import type { Room } from '../../ui/room';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
@@ -22,8 +19,9 @@ import { useStable } from '../../ui/useStable';
 import { Words } from '../../ui/Words';
 import { BeforeWork } from '../../ui/BeforeWork';
 import { BenchControls } from './BenchControls';
-import { benchDiagram, benchLive } from './benchDrawing';
+import { benchDiagram } from './benchDrawing';
 import { FaultPanel, MendAll } from './FaultPanel';
+import { LiveDrawing } from './LiveDrawing';
 import { MeterPanel, restingMeter, withProbe, type MeterState } from './MeterPanel';
 import { OverRating, Readout } from './Readout';
 import { RewirePanel } from './RewirePanel';
@@ -34,6 +32,8 @@ import { useBench, type Bench } from './useBench';
 import { WrongBanner } from './WrongBanner';
 
 type Known = Exclude<AssessedCircuit, { status: 'incomplete' }>;
+const noPosts: Readonly<Record<string, string>> = {};
+
 type Tool = 'try' | 'meter' | 'faults' | 'table' | 'rewire';
 
 const tools: readonly { readonly key: Tool; readonly name: string }[] = [
@@ -69,7 +69,7 @@ function OnBench({
 }: BenchStationProps & { readonly battery: Battery; readonly bench: Bench }) {
   const { circuit, facts } = assessed;
   const { wired } = facts.behaviour;
-  const posts = circuit.panel?.posts ?? {};
+  const posts = circuit.panel?.posts ?? noPosts;
   const units = useUnits();
   const palette = usePalette();
   const [tool, setTool] = useState<Tool>('try');
@@ -81,7 +81,7 @@ function OnBench({
     const { rewired: _before, ...planned } = circuit;
     onCircuit(rewired ? { ...planned, rewired } : planned, said);
   };
-  const onTerminal = (at: TerminalRef) => {
+  const onTerminal = useStable((at: TerminalRef) => {
     if (tool === 'meter') setMeter(withProbe(meter, at));
     else if (step.kind === 'move') {
       rewire(movedTo(circuit.rewired, step.wire, step.end, at), 'Conductor moved');
@@ -90,28 +90,20 @@ function OnBench({
       rewire(withAdded(circuit.rewired, step.from, at), 'Conductor added');
       setStep({ kind: 'choose' });
     } else if (step.kind === 'add') setStep({ kind: 'add', from: at });
-  };
+  });
   const touching = tool === 'meter' || (tool === 'rewire' && (step.kind === 'move' || step.kind === 'add'));
-  const { faults, open } = bench.state;
+  // The switch that was touched and what came of it answer at once; the drawing and what goes wrong follow right after.
+  const seen = useDeferredValue(bench);
+  const { faults, open } = seen.state;
   const { differences } = facts.behaviour;
   const wrong = faults.length > 0 || open.length > 0 || differences.length > 0;
   const planned = useMemo(() => netlistAsPlanned(assessed), [assessed]);
   const capacityAh = battery.capacityAh ?? defaults.capacityAh;
   const made = useMemo(
-    () => (wrong ? consequences(planned, bench.netlist, wired, capacityAh) : null),
-    [wrong, planned, bench.netlist, wired, capacityAh],
+    () => (wrong ? consequences(planned, seen.netlist, wired, capacityAh) : null),
+    [wrong, planned, seen.netlist, wired, capacityAh],
   );
   const { reach, room: drawingRoom } = useFollow(bench.state);
-  const touch: TerminalTouch | null = touching
-    ? {
-        onTerminal,
-        label: (at) => `${terminalInWords(wired, at, posts)}: ${volts(bench, at)}`,
-        red: tool === 'meter' ? meter.red : step.kind === 'add' ? step.from : null,
-        black: tool === 'meter' ? meter.black : null,
-      }
-    : null;
-  const faulty = new Set(bench.state.faults.flatMap(({ at }) => at.split('~')));
-  const live = benchLive(diagram, bench.netlist, bench.row, faulty, touch);
   const select = useStable((id: string | null) => {
     setSelected(id);
     const wires = [...wired.conductors, ...wired.existing];
@@ -123,19 +115,25 @@ function OnBench({
       setStep({ kind: 'choose' });
     } else setStep({ kind: 'move', wire: wire.id, end: 'to' });
   });
+  const probes = useMemo(
+    () => ({
+      red: tool === 'meter' ? meter.red : step.kind === 'add' ? step.from : null,
+      black: tool === 'meter' ? meter.black : null,
+    }),
+    [tool, meter, step],
+  );
   const drawing = (
-    <BandDrawing
+    <LiveDrawing
       diagram={diagram}
+      bench={seen}
+      plan={wired}
+      posts={posts}
       width={Math.min(560, room.drawingWidth)}
       selected={(step.kind === 'move' || step.kind === 'swap') && tool === 'rewire' ? step.wire : selected}
       onSelect={select}
-      live={live}
+      onTerminal={touching ? onTerminal : null}
+      probes={probes}
       reach={reach}
-      label={
-        touching
-          ? 'The circuit at work. Each terminal is a button.'
-          : 'The circuit at work, from source to bilge. Each conductor and part is a button.'
-      }
     />
   );
   const panel = (
@@ -159,7 +157,7 @@ function OnBench({
       {tool === 'table' ? (
         <TruthPanel
           title={`${job.boat.name}, ${circuit.name}`}
-          netlist={bench.netlist}
+          netlist={seen.netlist}
           plan={wired}
           circuit={circuit}
           known={made}
@@ -188,7 +186,7 @@ function OnBench({
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };
   const banner = made ? (
     <WrongBanner
-      state={bench.state}
+      state={seen.state}
       plan={wired}
       // What is rewired lists them itself.
       differences={tool === 'rewire' ? [] : differences}
@@ -240,10 +238,6 @@ function OnBench({
       <View style={{ height: '54%', ...surface, borderTopWidth: 1 }}>{tooling}</View>
     </View>
   );
-}
-
-function volts({ row }: Bench, at: TerminalRef): string {
-  return row.point ? formatVolts(row.point.voltsAt(at)) : 'no steady volts';
 }
 
 /** What the bench shows at once and the bilge does not: delays of sensors. */

@@ -68,5 +68,6 @@ export function useBench(id: string, planned: Netlist): Bench {
     }),
     [put],
   );
-  return { state, netlist, row, canUndo: bench.past.length > 0, ...hands };
+  const canUndo = bench.past.length > 0;
+  return useMemo(() => ({ state, netlist, row, canUndo, ...hands }), [state, netlist, row, canUndo, hands]);
 }

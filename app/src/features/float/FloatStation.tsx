@@ -1,6 +1,6 @@
 import { waterOf } from '@harbor-latch/core/runs/circuitsOf';
 import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
-import { useMemo, useState, useSyncExternalStore } from 'react';
+import { memo, useDeferredValue, useMemo, useState, useSyncExternalStore } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Cut } from '../../drawing/wellDrawing';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -51,7 +51,9 @@ function InWell(props: FloatStationProps) {
   const [chosen, setChosen] = useState(`${circuit.id} float`);
   const [moving, setMoving] = useState<{ readonly id: string; readonly to: Place } | null>(null);
   const [moments] = useState(makeMoments);
-  const pose = poses.find(({ id }) => id === poseId) ?? poses[0];
+  // The choice that was touched answers at once; the section and the panel follow right after.
+  const posed = useDeferredValue(poseId);
+  const pose = poses.find(({ id }) => id === posed) ?? poses[0];
   const standing = useMemo(() => piecesOf(all, wellId), [all, wellId]);
   const pieces = useMemo(
     () => standing.map((piece) => (piece.id === moving?.id ? { ...piece, place: moving.to } : piece)),
@@ -60,8 +62,14 @@ function InWell(props: FloatStationProps) {
   const piece = pieces.find(({ id }) => id === chosen) ?? pieces[0];
   const subject = all.find((one) => one.circuit.id === piece?.circuit.id) ?? assessed;
   const settled = waterOf(subject) ?? waterOf(assessed);
-  const held = piece && moving?.id === piece.id ? whileMoved(job, subject, piece, piece.place) : null;
+  const held = useMemo(
+    () => (piece && moving?.id === piece.id ? whileMoved(job, subject, piece, piece.place) : null),
+    [job, subject, piece, moving],
+  );
   const water = held ?? settled;
+  // A finger that goes on is followed by the section; words and figures come after.
+  const told = useDeferredValue(water);
+  const toldPieces = useDeferredValue(pieces);
   const onMoving = useStable((id: string, to: Place) => setMoving({ id, to }));
   const onMoved = useStable((id: string, to: Place) => {
     setMoving(null);
@@ -136,7 +144,7 @@ function InWell(props: FloatStationProps) {
         <Labelled label="Pose">
           <ChoiceRow
             label="Pose"
-            value={pose.id}
+            value={poses.some(({ id }) => id === poseId) ? poseId : pose.id}
             choices={poses.map(({ id, name }) => ({ value: id, label: name }))}
             onChoose={setPoseId}
           />
@@ -145,9 +153,9 @@ function InWell(props: FloatStationProps) {
       {tool === 'place' ? (
         <PlacePanel
           {...props}
-          water={water}
+          water={told ?? water}
           subject={subject}
-          pieces={pieces}
+          pieces={toldPieces}
           chosen={piece?.id ?? ''}
           onChoose={setChosen}
           filled={filled}
@@ -216,9 +224,9 @@ interface SectionAtProps extends Omit<WellSectionProps, 'levelM' | 'running'> {
 }
 
 /** The section at the moment of the run that is played, or at rest. */
-function SectionAt({ moments, restingM, ...section }: SectionAtProps) {
+const SectionAt = memo(function SectionAt({ moments, restingM, ...section }: SectionAtProps) {
   const moment = useSyncExternalStore(moments?.subscribe ?? neverTells, moments?.now ?? noMoment);
   const ids = moment?.running;
   const running = useMemo(() => (ids ? new Set(ids) : nothingRuns), [ids]);
   return <WellSection {...section} levelM={moment?.levelM ?? restingM} running={running} />;
-}
+});

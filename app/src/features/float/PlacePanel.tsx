@@ -4,6 +4,7 @@ import type { WaterFacts } from '@harbor-latch/core/findings/waterFacts';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { fittedSensors, levelSensors } from '@harbor-latch/core/reference/index';
 import { formatQuantity } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useFixes } from '../../data/assessment';
 import type { Draft } from '../../data/draft';
@@ -26,7 +27,7 @@ import { windowInWords } from './windowWords';
 const SAME_M = 0.0005;
 
 /** The chosen piece to the millimetre, its window with what bounds it, and what is wrong with where it stands. */
-export function PlacePanel({
+export const PlacePanel = memo(function PlacePanel({
   draft,
   water,
   subject,
@@ -134,7 +135,7 @@ export function PlacePanel({
       />
     </View>
   );
-}
+});
 
 function PieceFields({
   piece,
