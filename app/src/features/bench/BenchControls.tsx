@@ -16,7 +16,7 @@ import { stylesFor } from '../../ui/stylesFor';
 import { fonts } from '../../ui/theme';
 import { useStable } from '../../ui/useStable';
 import { TextScaleContext, Words } from '../../ui/Words';
-import type { Bench } from './useBench';
+import { useBenchNow } from './useBench';
 
 const waterChoices: readonly Choice<FloatPosition>[] = [
   { value: 'down', label: 'Low' },
@@ -46,7 +46,8 @@ function namesIn(plan: Plan): (id: string) => string {
 }
 
 /** Switches, water, fuses and isolator: everything a hand or the bilge can do. */
-export function BenchControls({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
+export const BenchControls = memo(function BenchControls({ plan }: { readonly plan: Plan }) {
+  const bench = useBenchNow();
   const { state, netlist } = bench;
   const { setting } = state;
   const nameOf = namesIn(plan);
@@ -127,7 +128,7 @@ export function BenchControls({ bench, plan }: { readonly bench: Bench; readonly
       {openables}
     </View>
   );
-}
+});
 
 /** Something that stands one way or another, under its name; painted anew only when it is turned. */
 const ControlRow = memo(OneRow) as typeof OneRow;

@@ -7,7 +7,7 @@ import type { Battery, Circuit, Job } from '@harbor-latch/core/job/index';
 import { defaults, levelSensors } from '@harbor-latch/core/reference/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { sensorOf } from '@harbor-latch/core/water/index';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { drawn } from '../../drawing/drawn';
@@ -28,7 +28,7 @@ import { RewirePanel } from './RewirePanel';
 import { movedTo, swapOf, swapped, withAdded, type Rewiring, type RewireStep } from './rewiring';
 import { TruthPanel } from './TruthPanel';
 import { useFollow } from './useFollow';
-import { useBench, type Bench } from './useBench';
+import { BenchNow, useBench, type Bench } from './useBench';
 import { WrongBanner } from './WrongBanner';
 
 type Known = Exclude<AssessedCircuit, { status: 'incomplete' }>;
@@ -56,10 +56,16 @@ export function BenchStation(props: BenchStationProps) {
   const { assessed, job } = props;
   const battery = batteryOf(job, assessed.circuit);
   const bench = useBench(assessed.circuit.id, assessed.netlist);
-  return <OnBench {...props} battery={battery} bench={bench} />;
+  // The switch that was touched and what came of it answer at once; the drawing and what goes wrong follow right after.
+  const seen = useDeferredValue(bench);
+  return (
+    <BenchNow.Provider value={bench}>
+      <OnBench {...props} battery={battery} bench={seen} />
+    </BenchNow.Provider>
+  );
 }
 
-function OnBench({
+const OnBench = memo(function OnBench({
   job,
   assessed,
   room,
@@ -92,16 +98,14 @@ function OnBench({
     } else if (step.kind === 'add') setStep({ kind: 'add', from: at });
   });
   const touching = tool === 'meter' || (tool === 'rewire' && (step.kind === 'move' || step.kind === 'add'));
-  // The switch that was touched and what came of it answer at once; the drawing and what goes wrong follow right after.
-  const seen = useDeferredValue(bench);
-  const { faults, open } = seen.state;
+  const { faults, open } = bench.state;
   const { differences } = facts.behaviour;
   const wrong = faults.length > 0 || open.length > 0 || differences.length > 0;
   const planned = useMemo(() => netlistAsPlanned(assessed), [assessed]);
   const capacityAh = battery.capacityAh ?? defaults.capacityAh;
   const made = useMemo(
-    () => (wrong ? consequences(planned, seen.netlist, wired, capacityAh) : null),
-    [wrong, planned, seen.netlist, wired, capacityAh],
+    () => (wrong ? consequences(planned, bench.netlist, wired, capacityAh) : null),
+    [wrong, planned, bench.netlist, wired, capacityAh],
   );
   const { reach, room: drawingRoom } = useFollow(bench.state);
   const select = useStable((id: string | null) => {
@@ -125,7 +129,7 @@ function OnBench({
   const drawing = (
     <LiveDrawing
       diagram={diagram}
-      bench={seen}
+      bench={bench}
       plan={wired}
       posts={posts}
       width={Math.min(560, room.drawingWidth)}
@@ -140,7 +144,7 @@ function OnBench({
     <View style={{ gap: 12 }}>
       {tool === 'try' ? (
         <>
-          <BenchControls bench={bench} plan={wired} />
+          <BenchControls plan={wired} />
           <Waiting assessed={assessed} />
           <BeforeWork statements={assessed.wiredAs} />
         </>
@@ -150,14 +154,14 @@ function OnBench({
       ) : null}
       {tool === 'faults' ? (
         <>
-          <FaultPanel bench={bench} plan={wired} planned={assessed.netlist} />
-          <MendAll bench={bench} />
+          <FaultPanel plan={wired} planned={assessed.netlist} />
+          <MendAll />
         </>
       ) : null}
       {tool === 'table' ? (
         <TruthPanel
           title={`${job.boat.name}, ${circuit.name}`}
-          netlist={seen.netlist}
+          netlist={bench.netlist}
           plan={wired}
           circuit={circuit}
           known={made}
@@ -186,7 +190,7 @@ function OnBench({
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };
   const banner = made ? (
     <WrongBanner
-      state={seen.state}
+      state={bench.state}
       plan={wired}
       // What is rewired lists them itself.
       differences={tool === 'rewire' ? [] : differences}
@@ -194,7 +198,7 @@ function OnBench({
       sentences={made.sentences}
     />
   ) : null;
-  const readout = <Readout bench={bench} plan={wired} />;
+  const readout = <Readout plan={wired} />;
   // On its side a phone is too low for anything that does not scroll.
   const fixed = room.layout !== 'flat';
   const tooling = (
@@ -203,7 +207,7 @@ function OnBench({
       {head}
       <ScrollView key={tool} style={{ flex: 1 }} contentContainerStyle={{ padding: 14, gap: 12, paddingBottom: 32 }}>
         {fixed ? null : readout}
-        <OverRating bench={bench} plan={wired} />
+        <OverRating plan={wired} />
         {panel}
       </ScrollView>
     </>
@@ -238,7 +242,7 @@ function OnBench({
       <View style={{ height: '54%', ...surface, borderTopWidth: 1 }}>{tooling}</View>
     </View>
   );
-}
+});
 
 /** What the bench shows at once and the bilge does not: delays of sensors. */
 function Waiting({ assessed }: { readonly assessed: Known }) {

@@ -13,19 +13,18 @@ import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
-import type { Bench } from './useBench';
+import { useBenchNow } from './useBench';
 
 /** Breaking the circuit on purpose: what, where, how badly; and what is broken now. */
 export function FaultPanel({
-  bench,
   plan,
   planned,
 }: {
-  readonly bench: Bench;
   readonly plan: Plan;
   /** The netlist without faults, which says where each can sit. */
   readonly planned: Netlist;
 }) {
+  const bench = useBenchNow();
   const { faults } = bench.state;
   const [code, setCode] = useState<FaultCode | null>(null);
   const kind = code === null ? null : faultOf(code);
@@ -137,7 +136,8 @@ function steps({ least, usual, most }: { readonly least: number; readonly usual:
 }
 
 /** Puts the bench's faults away all at once. */
-export function MendAll({ bench }: { readonly bench: Bench }) {
+export function MendAll() {
+  const bench = useBenchNow();
   if (bench.state.faults.length === 0) return null;
   return (
     <BigButton mode="outlined" onPress={() => bench.change({ faults: [] })}>

@@ -2,14 +2,16 @@ import { type Netlist, type TruthRow, roles } from '@harbor-latch/core/circuit/i
 import { holdsInWords } from '@harbor-latch/core/documents/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
 import { formatAmps, formatVolts } from '@harbor-latch/core/units/index';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
-import type { Bench } from './useBench';
+import { useBenchNow } from './useBench';
 
 /** What the circuit does now: figures to see, and one sentence to hear. */
-export function Readout({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
+export const Readout = memo(function Readout({ plan }: { readonly plan: Plan }) {
+  const bench = useBenchNow();
   const { row, netlist } = bench;
   const { point } = row;
   const has = (id: string) => netlist.parts.some((part) => part.id === id);
@@ -49,7 +51,7 @@ export function Readout({ bench, plan }: { readonly bench: Bench; readonly plan:
       </View>
     </View>
   );
-}
+});
 
 function shown(amps: number): string {
   return Math.abs(amps) < 1e-5 ? '0\u00a0A' : formatAmps(Math.abs(amps));
@@ -67,7 +69,8 @@ function sentence({ parts }: Netlist, { point }: TruthRow, nameOf: (id: string) 
 }
 
 /** Fuses that carry more than their rating: how long they hold, and a way to let them open. */
-export function OverRating({ bench, plan }: { readonly bench: Bench; readonly plan: Plan }) {
+export const OverRating = memo(function OverRating({ plan }: { readonly plan: Plan }) {
+  const bench = useBenchNow();
   const nameOf = (id: string) => plan.parts.find(({ part }) => part.id === id)?.name ?? id;
   const { netlist, row, state } = bench;
   const over = netlist.parts.flatMap((part) => {
@@ -98,4 +101,4 @@ export function OverRating({ bench, plan }: { readonly bench: Bench; readonly pl
       })}
     </>
   );
-}
+});

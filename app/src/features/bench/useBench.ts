@@ -8,7 +8,7 @@ import {
   type Netlist,
   type TruthRow,
 } from '@harbor-latch/core/circuit/index';
-import { useCallback, useMemo, useState } from 'react';
+import { createContext, useCallback, useContext, useMemo, useState } from 'react';
 
 /** Benches by their circuit, kept while the application is open: going to another station clears nothing. */
 const kept = new Map<string, Kept>();
@@ -32,6 +32,16 @@ export interface Bench {
   hold(setting: BenchState['setting']): void;
   undo(): void;
   reset(): void;
+}
+
+/** The bench as it stands now: what answers a touch at once reads it here, past all that follows a moment later. */
+export const BenchNow = createContext<Bench | null>(null);
+
+/** The bench as it stands now. @throws outside its station. */
+export function useBenchNow(): Bench {
+  const bench = useContext(BenchNow);
+  if (!bench) throw new Error('No bench above this component.');
+  return bench;
 }
 
 /** A circuit on the bench: its state, its answer, and the way back. */
