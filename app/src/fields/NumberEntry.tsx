@@ -1,8 +1,9 @@
 import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/core/units/index';
 import { memo, useContext, type ReactNode } from 'react';
-import { Pressable, TextInput, View } from 'react-native';
+import { TextInput, View } from 'react-native';
 import { Icon } from '../ui/Icon';
 import { holdsField } from '../ui/pageStyle';
+import { Press } from '../ui/Press';
 import { stylesFor } from '../ui/stylesFor';
 import { fonts, usePalette } from '../ui/theme';
 import { TextScaleContext, Words } from '../ui/Words';
@@ -52,7 +53,6 @@ const useStyles = stylesFor((palette) => {
     unit: { minWidth: 52, height: 48, alignItems: 'center', justifyContent: 'center' },
     onlyUnit: { minWidth: 44, textAlign: 'center' },
     step,
-    stepPressed: { ...step, backgroundColor: palette.accentSoft },
   };
 });
 
@@ -203,11 +203,11 @@ const UnitSwitch = memo(function UnitSwitch({
   const palette = usePalette();
   const styles = useStyles();
   return (
-    <Pressable role="button" aria-label={`${label}: unit ${symbol}, change`} onPress={onUnits} style={styles.unit}>
+    <Press role="button" aria-label={`${label}: unit ${symbol}, change`} onPress={onUnits} style={styles.unit}>
       <Words color={palette.accent} style={styles.needed}>
         {symbol}
       </Words>
-    </Pressable>
+    </Press>
   );
 });
 
@@ -223,13 +223,8 @@ export const StepButton = memo(function StepButton({
   const palette = usePalette();
   const styles = useStyles();
   return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      onPress={onPress}
-      style={({ pressed }) => (pressed ? styles.stepPressed : styles.step)}
-    >
+    <Press role="button" aria-label={label} onPress={onPress} style={styles.step}>
       <Icon name={icon} size={24} color={palette.text} />
-    </Pressable>
+    </Press>
   );
 });

@@ -1,7 +1,8 @@
 import { memo } from 'react';
-import { Pressable, type TextStyle, type ViewStyle } from 'react-native';
+import type { TextStyle, ViewStyle } from 'react-native';
 import { Icon, type IconName } from './Icon';
 import type { Palette } from './palette';
+import { Press } from './Press';
 import { stylesFor } from './stylesFor';
 import { fonts, usePalette } from './theme';
 import { Words } from './Words';
@@ -20,7 +21,7 @@ const frame = (padding: number): ViewStyle => ({
   gap: 8,
 });
 
-const useStyles = stylesFor(({ accent, accentSoft, muted, surface }) => {
+const useStyles = stylesFor(({ accent, muted, surface }) => {
   const contained: ViewStyle = { ...frame(24), backgroundColor: accent };
   const outlined: ViewStyle = { ...frame(22), borderWidth: 1, borderColor: muted, backgroundColor: surface };
   const text = frame(12);
@@ -28,9 +29,6 @@ const useStyles = stylesFor(({ accent, accentSoft, muted, surface }) => {
     contained,
     outlined,
     text,
-    containedPressed: { ...contained, opacity: 0.8 },
-    outlinedPressed: { ...outlined, backgroundColor: accentSoft },
-    textPressed: { ...text, backgroundColor: accentSoft },
     // Long labels go over several lines: nothing of what a touch does is cut off.
     label: { fontFamily: fonts.medium, textAlign: 'center', flexShrink: 1, paddingVertical: 8 } satisfies TextStyle,
   };
@@ -55,16 +53,17 @@ export const BigButton = memo(function BigButton({
   const styles = useStyles();
   const ink = inkOf(mode, usePalette());
   return (
-    <Pressable
+    <Press
       role="button"
       aria-label={label ?? children}
       onPress={onPress}
-      style={({ pressed }) => (pressed ? styles[`${mode}Pressed`] : styles[mode])}
+      look={mode === 'contained' ? 'dim' : 'soft'}
+      style={styles[mode]}
     >
       {icon ? <Icon name={icon} size={18} color={ink} /> : null}
       <Words color={ink} style={styles.label}>
         {children}
       </Words>
-    </Pressable>
+    </Press>
   );
 });

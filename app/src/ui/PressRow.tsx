@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
-import { Pressable, StyleSheet, type StyleProp, type ViewStyle } from 'react-native';
-import { stylesFor } from './stylesFor';
+import { StyleSheet, type StyleProp, type ViewStyle } from 'react-native';
+import { Press } from './Press';
 
 const { row } = StyleSheet.create({ row: { minHeight: 48 } });
-const usePressed = stylesFor(({ accentSoft }) => ({ pressed: { backgroundColor: accentSoft } }));
 
 /** A surface that can be pressed, at least 48 px high, with a visible focus. */
 export function PressRow({
@@ -26,7 +25,6 @@ export function PressRow({
   readonly style?: StyleProp<ViewStyle>;
   readonly children: ReactNode;
 }) {
-  const styles = usePressed();
   const state =
     role === 'radio' || role === 'checkbox'
       ? { 'aria-checked': selected }
@@ -34,16 +32,16 @@ export function PressRow({
         ? { 'aria-selected': selected }
         : {};
   return (
-    <Pressable
+    <Press
       role={role}
       {...state}
       {...(role === 'radio' || role === 'tab' ? { tabIndex: tabStop ? 0 : -1 } : {})}
       aria-label={label}
       aria-expanded={expanded}
       onPress={onPress}
-      style={({ pressed }) => (pressed ? [row, style, styles.pressed] : [row, style])}
+      style={[row, style]}
     >
       {children}
-    </Pressable>
+    </Press>
   );
 }

@@ -1,14 +1,13 @@
 import { memo } from 'react';
-import { Pressable } from 'react-native';
 import { Icon, type IconName } from './Icon';
+import { Press } from './Press';
 import { stylesFor } from './stylesFor';
 import { usePalette } from './theme';
 
-const useStyles = stylesFor((palette) => {
+const useStyles = stylesFor(() => {
   const button = { width: 48, height: 48, borderRadius: 24, alignItems: 'center', justifyContent: 'center' } as const;
   return {
     button,
-    pressed: { ...button, backgroundColor: palette.accentSoft },
     disabled: { ...button, opacity: 0.38 },
   };
 });
@@ -28,15 +27,14 @@ export const ToolButton = memo(function ToolButton({
   const styles = useStyles();
   const palette = usePalette();
   return (
-    <Pressable
+    <Press
       role="button"
       aria-label={label}
-      aria-disabled={disabled}
       disabled={disabled}
       onPress={onPress}
-      style={({ pressed }) => (disabled ? styles.disabled : pressed ? styles.pressed : styles.button)}
+      style={disabled ? styles.disabled : styles.button}
     >
       <Icon name={icon} size={26} color={palette.muted} />
-    </Pressable>
+    </Press>
   );
 });

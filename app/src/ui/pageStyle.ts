@@ -3,13 +3,15 @@ import type { Palette } from './palette';
 
 /**
  * What holds for the whole page. Nothing glides where the device asks for stillness. The mark of what the keyboard is on: a dark ring within the edge of its own shape and a light one within that, so
- * that it shows on any ground, is cut off by no rounded card around it, and covers no words.
+ * that it shows on any ground, is cut off by no rounded card around it, and covers no words. What a finger is on shows it.
  */
-function pageCss({ text, surface }: Palette): string {
+function pageCss({ text, surface, accentSoft }: Palette): string {
   return `:focus-visible { outline: 3px solid ${text}; outline-offset: -3px; box-shadow: inset 0 0 0 5px ${surface}; }
 input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset: -2px; box-shadow: none; }
 [data-holds-field]:focus-within { outline: 3px solid ${text}; outline-offset: -2px; }
 [data-holds-field] input:focus-visible { outline: none; }
+[data-press=soft]:active { background-color: ${accentSoft}; }
+[data-press=dim]:active { opacity: 0.8; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }
 @media (prefers-reduced-motion: reduce) { * { transition: none !important; scroll-behavior: auto !important; } }`;

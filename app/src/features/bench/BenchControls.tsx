@@ -11,6 +11,7 @@ import { memo, useContext, useMemo, useRef } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { FoldedCard } from '../../fields/FoldedCard';
 import { ChoiceRow, type Choice } from '../../ui/ChoiceRow';
+import { Press } from '../../ui/Press';
 import { roving } from '../../ui/roving';
 import { stylesFor } from '../../ui/stylesFor';
 import { fonts } from '../../ui/theme';
@@ -293,21 +294,27 @@ const Position = memo(function Position({
     onKeyUp: onRelease,
     onBlur: onRelease,
   };
-  return (
+  const look = [taken ? styles.taken : styles.position, { flexBasis: 96 * scale }];
+  const state = { role: 'radio', 'aria-checked': taken, tabIndex: taken ? 0 : -1 } as const;
+  const name = <Words style={taken ? styles.takenWords : styles.words}>{label}</Words>;
+  // A hand that holds it, and lets it go, is heard by the library alone.
+  return springs ? (
     <Pressable
-      role="radio"
-      aria-checked={taken}
-      tabIndex={taken ? 0 : -1}
-      aria-label={springs ? `${label}, hold` : label}
-      {...(springs ? { onPressIn: onPress, onPressOut: onRelease, ...keys } : { onPress: () => onTurn(position) })}
-      style={[taken ? styles.taken : styles.position, { flexBasis: 96 * scale }]}
+      {...state}
+      aria-label={`${label}, hold`}
+      onPressIn={onPress}
+      onPressOut={onRelease}
+      {...keys}
+      style={look}
     >
-      <Words style={taken ? styles.takenWords : styles.words}>{label}</Words>
-      {springs ? (
-        <Words kind="small" muted>
-          springs back
-        </Words>
-      ) : null}
+      {name}
+      <Words kind="small" muted>
+        springs back
+      </Words>
     </Pressable>
+  ) : (
+    <Press {...state} aria-label={label} onPress={() => onTurn(position)} style={look}>
+      {name}
+    </Press>
   );
 });
