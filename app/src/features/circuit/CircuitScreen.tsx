@@ -47,7 +47,9 @@ export function CircuitScreen() {
     circuitId: string;
     station: string;
   }>();
-  const { draft, yard } = useBoat(boatId);
+  const { draft: now, yard } = useBoat(boatId);
+  // The field or button that was touched answers at once by itself; what else follows from it comes right after.
+  const draft = useDeferredValue(now);
   const index = draft?.job.circuits.findIndex((circuit) => circuit.id === circuitId) ?? -1;
   if (!draft || index < 0)
     return <Absent yard={yard} what={draft ? 'circuit' : 'boat'} back={draft ? `/boat/${boatId}` : '/'} />;
@@ -67,7 +69,7 @@ function sameToStations(one: Draft, other: Draft): boolean {
   );
 }
 
-function Circuit({
+const Circuit = memo(function Circuit({
   draft,
   index,
   addressed,
@@ -189,7 +191,7 @@ function Circuit({
       </View>
     </Screen>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: { flex: 1, flexDirection: 'row', minHeight: 0 },
