@@ -123,7 +123,7 @@ test('two devices that changed different things are saved together, and what bot
   await page.getByLabel('Pump amperes, in A').fill('3');
   await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.pump.currentA).toBe(3);
   await device.setOffline(false);
-  await expect(other.getByText('Changed on both sides')).toBeVisible();
+  await expect(other.getByText('Changed on both sides').filter({ visible: true })).toBeVisible();
   await other.getByRole('radio', { name: 'Other: 3\u00a0A' }).click();
   await other.getByRole('button', { name: 'Save both together' }).click();
   await expect

@@ -1,4 +1,5 @@
 import type { Job } from '@harbor-latch/core/job/index';
+import { noteUse } from '../device/changes';
 import {
   aboard,
   battery,
@@ -169,6 +170,21 @@ describe('a device without room', () => {
     await later(10);
     expect(server.find(id)?.job.boat.name).toBe('No room');
     expect(tab.draft(id)?.unkept).toBeUndefined();
+  });
+
+  it('loses neither of two changes that find it out at the same time', async () => {
+    const server = new YardServer();
+    server.write(job);
+    const tables = lastingTables();
+    const tab = await tabOf(server, tables);
+    await later(10);
+    tables.full = true;
+    server.away = true;
+    tab.store.change(id, named('No room'));
+    const beside = tab.aboard.change((change) => noteUse(change, id, 77));
+    await later(1000);
+    await expect(beside).resolves.toBeUndefined();
+    expect(tab.draft(id)).toMatchObject({ unkept: true, job: { boat: { name: 'No room' } } });
   });
 });
 

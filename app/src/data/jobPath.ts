@@ -1,8 +1,8 @@
 import { jobSchema, problemsOf, jsonPath } from '@harbor-latch/core/file/index';
 import { problemsAcross, type Job } from '@harbor-latch/core/job/index';
-import { partAt } from './partAt';
+import { partAt, type JobPath } from './partAt';
 
-export type JobPath = readonly (string | number)[];
+export type { JobPath };
 
 /** The value at a path of a job, or undefined. */
 export function valueAt(job: unknown, path: JobPath): unknown {

@@ -1,5 +1,7 @@
-import type { JobPath } from './jobPath';
 import { z } from 'zod';
+
+/** Where something stands in a document: keys and places in lists, from the outside in. */
+export type JobPath = readonly (string | number)[];
 
 /** A part of a document that can be checked without the rest of it. */
 export interface Part {

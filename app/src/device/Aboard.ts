@@ -103,12 +103,14 @@ export class Aboard {
    */
   async change<T>(work: (change: Change) => Promise<T>, quietly = false): Promise<T> {
     const touched = noting();
+    const { tables } = this;
     let done: T;
     try {
-      done = await this.tables.change((change) => work(touched.over(change)));
+      done = await tables.change((change) => work(touched.over(change)));
     } catch (error) {
-      if (!this.tables.lasting) throw error;
-      this.fallBack();
+      if (!tables.lasting) throw error;
+      // Another change may have met the same at the same time.
+      if (this.tables === tables) this.fallBack();
       touched.clear();
       done = await this.tables.change((change) => work(touched.over(change)));
     }

@@ -1,0 +1,71 @@
+import { hearTouches, noteMovement, whenQuiet } from './whenQuiet';
+
+let idle: (() => void)[] = [];
+let end: () => void = () => undefined;
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  idle = [];
+  Object.assign(window, {
+    requestIdleCallback: (call: () => void) => idle.push(call),
+    cancelIdleCallback: (which: number) => {
+      idle[which - 1] = () => undefined;
+    },
+  });
+  end = hearTouches();
+});
+afterEach(() => {
+  end();
+  jest.useRealTimers();
+});
+
+const touch = () => {
+  const event = new Event('pointerdown');
+  Object.defineProperty(event, 'timeStamp', { value: performance.now() });
+  dispatchEvent(event);
+};
+const browserIsIdle = () => idle.splice(0).forEach((call) => call());
+
+describe('what nobody waits for', () => {
+  it('is done once nobody touched anything for two seconds', () => {
+    const done = jest.fn();
+    touch();
+    whenQuiet(done);
+    jest.advanceTimersByTime(1990);
+    browserIsIdle();
+    expect(done).not.toHaveBeenCalled();
+    jest.advanceTimersByTime(20);
+    browserIsIdle();
+    expect(done).toHaveBeenCalledTimes(1);
+  });
+
+  it('waits anew when a touch comes before the browser is idle, or something moves', () => {
+    const done = jest.fn();
+    touch();
+    whenQuiet(done);
+    jest.advanceTimersByTime(2010);
+    touch();
+    browserIsIdle();
+    jest.advanceTimersByTime(1000);
+    noteMovement();
+    jest.advanceTimersByTime(1010);
+    browserIsIdle();
+    expect(done).not.toHaveBeenCalled();
+    jest.advanceTimersByTime(2000);
+    browserIsIdle();
+    expect(done).toHaveBeenCalledTimes(1);
+  });
+
+  it('does not wait for a touch of before a time, and not at all once it is taken back', () => {
+    const [done, takenBack] = [jest.fn(), jest.fn()];
+    touch();
+    jest.advanceTimersByTime(10);
+    whenQuiet(done, performance.now());
+    whenQuiet(takenBack)();
+    browserIsIdle();
+    jest.advanceTimersByTime(5000);
+    browserIsIdle();
+    expect(done).toHaveBeenCalledTimes(1);
+    expect(takenBack).not.toHaveBeenCalled();
+  });
+});
