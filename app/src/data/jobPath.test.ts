@@ -131,7 +131,7 @@ function withOne(of: Job, path: JobPath, value: unknown): unknown {
   }
   const last = path[path.length - 1] ?? '';
   if (value !== undefined) at[last] = value;
-  else if (!Array.isArray(at)) delete at[last];
+  else if (!Array.isArray(at)) Reflect.deleteProperty(at, last);
   else at[Number(last)] = undefined;
   return copy;
 }
