@@ -48,9 +48,12 @@ export function CircuitScreen() {
     station: string;
   }>();
   const { draft: now, yard } = useBoat(boatId);
-  // The field or button that was touched answers at once by itself; what else follows from it comes right after.
-  const draft = useDeferredValue(now);
-  const index = draft?.job.circuits.findIndex((circuit) => circuit.id === circuitId) ?? -1;
+  // The field or button that was touched answers at once by itself; what else follows from it comes right after. Not so where
+  // the circuit goes or stands elsewhere in the boat: the fields below would look for themselves where they are no more.
+  const before = useDeferredValue(now);
+  const indexIn = (one: Draft | undefined) => one?.job.circuits.findIndex(({ id }) => id === circuitId) ?? -1;
+  const index = indexIn(now);
+  const draft = index === indexIn(before) ? before : now;
   if (!draft || index < 0)
     return <Absent yard={yard} what={draft ? 'circuit' : 'boat'} back={draft ? `/boat/${boatId}` : '/'} />;
   return <Circuit key={circuitId} draft={draft} index={index} addressed={stationNamed(station)} />;
