@@ -161,7 +161,7 @@ export const test = base.extend<Fixtures, { readonly profile: Profile }>({
 });
 
 /** Waits until nothing is worked out beside the page any more. */
-async function workedOut(page: Page): Promise<void> {
+export async function workedOut(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy="true"]').filter({ visible: true })).toHaveCount(0);
   await expect(page.getByText('Being worked out').filter({ visible: true })).toHaveCount(0);
 }

@@ -1,13 +1,7 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Job } from '@harbor-latch/core/job/index';
-import { addBoat, demoBoat, expect, layAllOut, open, placesOf, test } from '../yard';
-
-async function faults(page: Page): Promise<string[]> {
-  await layAllOut(page);
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
-}
+import { barriers } from '../barriers';
+import { addBoat, demoBoat, expect, layAllOut, open, placesOf, test, workedOut } from '../yard';
 
 const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['yard', 'Yard', () => '/'],
@@ -27,19 +21,64 @@ const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['trace', 'Main bilge pump', (job) => placesOf(job).trace],
 ];
 
-for (const theme of ['light', 'dark'] as const) {
-  test.describe(`in the ${theme} theme`, theme === 'light' ? { tag: '@wide' } : {}, () => {
-    test.use({ colorScheme: theme });
-    for (const [view, title, address] of views) {
-      test(`the ${view} is accessible`, async ({ page, request }) => {
-        const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
-        await open(page, address(job), title);
-        await expect(page.getByRole('progressbar')).toHaveCount(0);
-        expect(await faults(page)).toEqual([]);
-      });
-    }
+const phone = { width: 390, height: 844 };
+
+/** Lays the page out at another size, as a phone that is turned or a window that is drawn wider. */
+async function resize(page: Page, size: { readonly width: number; readonly height: number }): Promise<void> {
+  await page.setViewportSize(size);
+  await workedOut(page);
+}
+
+/** Changes settings as they come from another tab of the device. */
+async function settingsFromAnotherTab(page: Page, settings: Readonly<Record<string, string>>): Promise<void> {
+  await page.evaluate((text) => {
+    localStorage.setItem('latch.settings', text);
+    dispatchEvent(new StorageEvent('storage', { key: 'latch.settings' }));
+  }, JSON.stringify(settings));
+  await workedOut(page);
+}
+
+// Each view is opened once and looked at in every way: opening takes longer than looking.
+for (const [view, title, address] of views) {
+  test(`the ${view} is accessible by day and night and stays within its edges, upright, turned, wide and in large type`, async ({
+    page,
+    request,
+  }) => {
+    const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
+    await page.emulateMedia({ colorScheme: 'light' });
+    await open(page, address(job), title);
+    await expect(page.getByRole('progressbar')).toHaveCount(0);
+    await layAllOut(page);
+    expect(await beyondEdge(page, false)).toEqual([]);
+    expect(await barriers(page)).toEqual([]);
+
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await expect(page.locator('html')).toHaveCSS('color-scheme', 'dark');
+    // Nothing but colours is other by night.
+    expect(await barriers(page, ['color-contrast'])).toEqual([]);
+
+    await settingsFromAnotherTab(page, { textSize: 'double' });
+    await expect.poll(() => fontSize(page)).toBeGreaterThan(30);
+    expect(await beyondEdge(page, true)).toEqual([]);
+    await settingsFromAnotherTab(page, {});
+
+    await resize(page, { width: phone.height, height: phone.width });
+    expect(await beyondEdge(page, true)).toEqual([]);
+
+    await page.emulateMedia({ colorScheme: 'light' });
+    await resize(page, { width: 1280, height: 800 });
+    await expect(page.locator('html')).toHaveCSS('color-scheme', 'light');
+    expect(await beyondEdge(page, false)).toEqual([]);
+    expect(await barriers(page)).toEqual([]);
   });
 }
+
+/** How large the page's title is written, px. */
+const fontSize = (page: Page) =>
+  page
+    .getByRole('heading', { level: 1 })
+    .filter({ visible: true })
+    .evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
 
 test('the bench with probes, faults, table and rewiring is accessible', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Axed tools'));
@@ -48,7 +87,7 @@ test('the bench with probes, faults, table and rewiring is accessible', async ({
   await page.getByRole('radio', { name: 'High', exact: true }).click();
   for (const tool of ['Try', 'Meter', 'Faults', 'Table', 'Rewire']) {
     await page.getByRole('tab', { name: tool }).click();
-    expect([tool, await faults(page)]).toEqual([tool, []]);
+    expect([tool, await barriers(page)]).toEqual([tool, []]);
   }
 });
 
@@ -62,7 +101,7 @@ test('the float station’s cycle, runs and hose are accessible', async ({ page,
   ] as const) {
     await page.getByRole('tab', { name: tool }).click();
     await expect(shown.first()).toBeVisible({ timeout: 40_000 });
-    expect([tool, await faults(page)]).toEqual([tool, []]);
+    expect([tool, await barriers(page)]).toEqual([tool, []]);
   }
 });
 
@@ -71,7 +110,7 @@ test('wells, poses and ingress, opened, are accessible', async ({ page, request 
   await open(page, placesOf(job).boat, 'Axed wells');
   for (const name of [/^Fish-room well/, /^Hauling to port/, /^Washing down/])
     await page.getByRole('button', { name }).click();
-  expect(await faults(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
 });
 
 test('every button and field of the survey is big enough for a wet thumb', async ({ page, request }) => {
@@ -114,38 +153,11 @@ async function beyondEdge(page: Page, cut: boolean): Promise<string[]> {
   );
 }
 
-for (const [view, title, address] of views) {
-  test(`nothing of the ${view} reaches beyond the page’s edge`, { tag: '@wide' }, async ({ page, request }) => {
-    const job = await addBoat(request, demoBoat('alder-wren', 'Fits'));
-    await open(page, address(job).replace('Axed', 'Fits'), title.replace('Axed', 'Fits'));
-    await expect(page.getByRole('progressbar')).toHaveCount(0);
-    expect(await beyondEdge(page, false)).toEqual([]);
-  });
-}
-
-test('text at twice its size is cut nowhere', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
-  // Every view one after the other.
-  test.setTimeout(300_000);
-  await page.addInitScript(() => localStorage.setItem('latch.settings', JSON.stringify({ textSize: 'double' })));
-  for (const [view, title, address] of views) {
-    await open(page, address(job), title);
-    await expect(page.getByRole('progressbar')).toHaveCount(0);
-    expect([view, await beyondEdge(page, true)]).toEqual([view, []]);
-  }
-});
-
 test.describe('on its side', () => {
   test.use({ viewport: { width: 844, height: 390 } });
 
-  test('a phone shows every view within its edges, drawing and tools side by side', async ({ page, request }) => {
-    test.setTimeout(300_000);
+  test('the bench has drawing and tools side by side, and what is touched in sight', async ({ page, request }) => {
     const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
-    for (const [view, title, address] of views) {
-      await open(page, address(job), title);
-      await expect(page.getByRole('progressbar')).toHaveCount(0);
-      expect([view, await beyondEdge(page, true)]).toEqual([view, []]);
-    }
     await open(page, placesOf(job).bench, 'Main bilge pump');
     const drawing = await page
       .getByRole('radiogroup', { name: /circuit at work/ })
@@ -154,6 +166,6 @@ test.describe('on its side', () => {
     const auto = await page.getByRole('radio', { name: 'Auto', exact: true }).boundingBox();
     expect(auto?.x).toBeGreaterThanOrEqual((drawing?.x ?? 0) + (drawing?.width ?? Infinity));
     await expect(page.getByRole('radio', { name: 'Auto', exact: true })).toBeInViewport();
-    expect(await faults(page)).toEqual([]);
+    expect(await barriers(page)).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { Choices } from '@harbor-latch/core/job/index';
 import type { CableFamily, DropSchool, RuleSet } from '@harbor-latch/core/reference/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
-import { createContext, useCallback, useContext, useMemo, useState } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
 
 const settingsSchema = z.object({
@@ -57,6 +57,14 @@ export const SettingsContext = createContext<SettingsAccess>({ settings: fallbac
 /** Settings kept on this device, for the provider at the root. */
 export function useStoredSettings(): SettingsAccess {
   const [settings, setSettings] = useState(readSettings);
+  // Changed in another tab: taken over, or the next change made here would undo it.
+  useEffect(() => {
+    const hear = ({ key }: StorageEvent) => {
+      if (key === KEY || key === null) setSettings(readSettings());
+    };
+    window.addEventListener('storage', hear);
+    return () => window.removeEventListener('storage', hear);
+  }, []);
   const change = useCallback((part: Partial<Settings>) => {
     setSettings((before) => {
       const after = { ...before, ...part };

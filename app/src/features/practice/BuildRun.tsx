@@ -52,7 +52,7 @@ export function BuildRun({ seed }: { readonly seed: number }) {
     if (first !== null) return;
     // What counts is the first time that the fuse goes in.
     setFirst(told.score);
-    keep({
+    await keep({
       seed,
       level: WIRING_LEVEL,
       score: told.score,

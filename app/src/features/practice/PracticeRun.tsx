@@ -76,7 +76,8 @@ export function PracticeRun({ seed, level }: { readonly seed: number; readonly l
       .catch(() => null);
     if (!found) return;
     const { score, words, named, kind } = found.result;
-    keepPractised({ seed, level, score, minutes, fault: words, group: kind, named });
+    // Said once it is kept: whoever reads the points may close the page.
+    await keepPractised({ seed, level, score, minutes, fault: words, group: kind, named });
     setUnsafe(hurt);
     setEnd(found);
   };

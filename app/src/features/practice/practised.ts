@@ -47,13 +47,13 @@ export function usePractised(): readonly Practised[] {
   }, [entries, before]);
 }
 
-/** Keeps what was played, for the whole yard: sent when there is a signal. */
-export function useKeepPractised(): (played: Omit<PractisedChange, 'kind'>) => void {
+/** Keeps what was played, for the whole yard: sent when there is a signal. What it gives is done once it is kept. */
+export function useKeepPractised(): (played: Omit<PractisedChange, 'kind'>) => Promise<void> {
   const { aboard } = useYardOnDevice();
   return useCallback(
-    (played) => {
+    async (played) => {
       const hand = { by: readSettings().person, now: Date.now(), newId: () => v7() };
-      void aboard.change((change) => noteStock(change, { kind: 'practised', ...played }, hand));
+      await aboard.change((change) => noteStock(change, { kind: 'practised', ...played }, hand));
     },
     [aboard],
   );

@@ -1,4 +1,4 @@
-import { View } from 'react-native';
+import { View, type ViewStyle } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Icon } from '../../ui/Icon';
 import { usePalette } from '../../ui/theme';
@@ -11,13 +11,20 @@ export interface LastRead {
   readonly words: string;
 }
 
-/** Says it, with the way back. */
-export function LastStrip({ last, onUndo }: { readonly last: LastRead; readonly onUndo: () => void }) {
+/** Neither seen nor reached, but there. */
+const hidden = { visibility: 'hidden' } as ViewStyle;
+
+/**
+ * Says it, with the way back. Before there is one its room is kept: a reading is written down after the touch that
+ * took it, and an answer that moved then would be touched for another.
+ */
+export function LastStrip({ last, onUndo }: { readonly last: LastRead | null; readonly onUndo: () => void }) {
   const palette = usePalette();
   return (
     <View
       role="status"
       style={{
+        ...(last ? null : hidden),
         flexDirection: 'row',
         alignItems: 'center',
         gap: 8,
@@ -28,7 +35,7 @@ export function LastStrip({ last, onUndo }: { readonly last: LastRead; readonly 
     >
       <Icon name="check-circle" color={palette.good} />
       <Words kind="small" color={palette.good} numberOfLines={1} style={{ flex: 1, minWidth: 0 }}>
-        {`As expected: ${last.words}`}
+        {last ? `As expected: ${last.words}` : ''}
       </Words>
       <BigButton mode="text" label="Take the last reading back" onPress={onUndo}>
         Undo

@@ -54,6 +54,7 @@ export function ProveStation({ draft, assessed, room, onTrace }: ProveStationPro
   const [tool, setTool] = useState<Tool>('test');
   const [chosen, setChosen] = useState<string | null>(null);
   const [last, setLast] = useState<LastRead | null>(null);
+  const [writing, setWriting] = useState(false);
   const { now, list, ready } = proof;
   const open = now.begun.length > 0;
   const current = open ? (list.find(({ test }) => test.id === chosen) ?? nextTest(list, null)) : null;
@@ -70,7 +71,11 @@ export function ProveStation({ draft, assessed, room, onTrace }: ProveStationPro
   };
   const onRead = (outcome: Outcome, read: Read) => {
     setLast(null);
-    void hand.read(outcome, read).then(setLast);
+    setWriting(true);
+    void hand
+      .read(outcome, read)
+      .then(setLast)
+      .finally(() => setWriting(false));
     // What is as expected asks for nothing more: the next one comes.
     if (judged(outcome.test, read).verdict === 'pass') goNext(outcome.test.id);
     else show(outcome.test.id);
@@ -83,16 +88,17 @@ export function ProveStation({ draft, assessed, room, onTrace }: ProveStationPro
       current.test.place !== 'bench');
   // Over the drawing where there is one: nothing moves for it.
   const beside = drawn;
-  const strip = last ? (
+  const strip = (
     <LastStrip
       last={last}
       onUndo={() => {
+        if (!last) return;
         hand.takeBack(last.entry);
         setLast(null);
         show(last.test);
       }}
     />
-  ) : null;
+  );
   const phaseRow = <ChoiceRow label="Where it is proved" choices={phases} value={phase} onChoose={setPhase} />;
   const panel = !ready ? (
     <Words role="status" muted>
@@ -114,7 +120,7 @@ export function ProveStation({ draft, assessed, room, onTrace }: ProveStationPro
     </>
   ) : (
     <>
-      {beside ? null : strip}
+      {beside || !(tool === 'test' || last || writing) ? null : strip}
       <ProofNotices proof={proof} />
       {tool === 'list' ? (
         <>
@@ -169,7 +175,7 @@ export function ProveStation({ draft, assessed, room, onTrace }: ProveStationPro
   ) : null;
   const drawing = (
     <ProofDrawing
-      over={strip}
+      over={last ? strip : null}
       job={draft.job}
       assessed={assessed}
       test={tool === 'test' ? (current?.test ?? null) : null}
