@@ -6,7 +6,7 @@ import type { Judgement, RuleFamily } from './finding';
 import { backToPlan, withIdeas } from './fixes';
 import { inWords, solvedRows } from './rows';
 
-interface Wired {
+export interface Wired {
   readonly circuit: Circuit;
   readonly conductors: readonly ConductorFacts[];
   readonly behaviour: Behaviour;
