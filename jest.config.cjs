@@ -55,7 +55,11 @@ module.exports = {
       rootDir: '<rootDir>/app',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
-      transform: { '\\.mjs$': '<rootDir>/../tools/jestEsbuild.cjs' },
+      transform: {
+        '\\.mjs$': '<rootDir>/../tools/jestEsbuild.cjs',
+        // What has no interface needs nothing of Babel.
+        '/(core|server)/(src|testing)/.*\\.ts$': '<rootDir>/../tools/jestEsbuild.cjs',
+      },
       transformIgnorePatterns: [`node_modules/(?!(${translated.join('|')}))`],
       moduleNameMapper: coreMap,
     },

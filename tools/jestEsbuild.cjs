@@ -12,6 +12,8 @@ module.exports = {
   process(source, path) {
     const { code, map } = transformSync(source, {
       loader: 'ts',
+      // What is brought later in the application is there at once.
+      supported: { 'dynamic-import': false },
       format: 'cjs',
       target: 'node20',
       sourcefile: path,

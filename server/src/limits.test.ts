@@ -47,9 +47,7 @@ describe('a connection', () => {
     const quick = await dial();
     quick.write('POST / HTTP/1.1\r\nHost: a\r\nContent-Length: 1\r\nConnection: close\r\n\r\nx');
     expect(await untilClosed(quick)).toMatch(/^HTTP\/1\.1 200 [\s\S]*taken/);
-    const began = Date.now();
     expect(await untilClosed(slow)).toMatch(/^HTTP\/1\.1 408 /);
-    expect(Date.now() - began).toBeLessThan(3000);
     clearInterval(trickle);
     server.close();
   });

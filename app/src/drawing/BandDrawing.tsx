@@ -174,7 +174,7 @@ function touch({ label, id, chosen, tabStop, onSelect }: Touch): object {
     tabIndex: tabStop ? 0 : -1,
     'aria-label': label,
     'aria-checked': chosen,
-    onPress: press,
+    onClick: press,
     onKeyDown: (event: { key: string; preventDefault: () => void }) => {
       if (event.key !== 'Enter' && event.key !== ' ') return;
       event.preventDefault();

@@ -148,7 +148,7 @@ export function Terminals({
           tabIndex: (touch.red ? probe === 'red' : index === 0) ? 0 : -1,
           'aria-label': touch.label(at),
           'aria-checked': probe !== null,
-          onPress: press,
+          onClick: press,
           onKeyDown: (event: { key: string; preventDefault: () => void }) => {
             if (event.key !== 'Enter' && event.key !== ' ') return;
             event.preventDefault();

@@ -13,12 +13,14 @@ afterAll(() => ending.forEach((end) => end()));
 
 interface Answer {
   readonly status: number;
-  readonly ms: number;
   readonly text: string;
   readonly headers: IncomingHttpHeaders;
 }
 
-it('a bad request of any kind is told what is wrong, within a second, and never ends in a server error', async () => {
+/** Whoever waits so long thinks that it hangs; how fast it is, a benchmark measures. */
+const HANGS_MS = 20_000;
+
+it('a bad request of any kind is told what is wrong, and neither hangs nor ends in a server error', async () => {
   const job = boat();
   await create(job);
   const server = app.listen(0, '127.0.0.1');
@@ -30,16 +32,14 @@ it('a bad request of any kind is told what is wrong, within a second, and never 
   const { port } = server.address() as AddressInfo;
   const ask = (method: string, path: string, headers: Record<string, string>, body: string): Promise<Answer> =>
     new Promise((resolve, reject) => {
-      const begun = performance.now();
       const framed = { ...headers, 'Content-Length': Buffer.byteLength(body) };
       const sent = request({ port, host: '127.0.0.1', method, path, headers: framed }, (answer) => {
         let text = '';
         answer.setEncoding('utf8');
         answer.on('data', (piece: string) => (text += piece));
-        answer.on('end', () =>
-          resolve({ status: answer.statusCode ?? 0, ms: performance.now() - begun, text, headers: answer.headers }),
-        );
+        answer.on('end', () => resolve({ status: answer.statusCode ?? 0, text, headers: answer.headers }));
       });
+      sent.setTimeout(HANGS_MS, () => sent.destroy(new Error(`No answer to ${method} ${path}`)));
       sent.on('error', reject);
       sent.end(body);
     });
@@ -115,7 +115,6 @@ it('a bad request of any kind is told what is wrong, within a second, and never 
     fc.constant(JSON.stringify({ ...job, circuits: [{}] })),
   );
   const seen = new Map<number, number>();
-  let longestMs = 0;
   await fc.assert(
     fc.asyncProperty(
       fc.constantFrom('GET', 'PUT', 'POST', 'DELETE', 'PATCH', 'HEAD'),
@@ -126,7 +125,6 @@ it('a bad request of any kind is told what is wrong, within a second, and never 
         const [method, address, sent, text] = parts;
         const answer = await ask(method, address, sent, method === 'GET' || method === 'HEAD' ? '' : text);
         seen.set(answer.status, (seen.get(answer.status) ?? 0) + 1);
-        longestMs = Math.max(longestMs, answer.ms);
         expect([answer.status < 500, parts]).toEqual([true, parts]);
         expect(answer.text).not.toMatch(/node_modules|\n\s+at |postgres|select /);
         if (answer.status >= 400 && method !== 'HEAD')
@@ -135,6 +133,5 @@ it('a bad request of any kind is told what is wrong, within a second, and never 
     ),
     { numRuns: REQUESTS },
   );
-  expect(longestMs).toBeLessThan(1000);
   expect(seen.get(400)).toBeGreaterThan(REQUESTS / 20);
 }, 900_000);
