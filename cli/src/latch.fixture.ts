@@ -7,7 +7,7 @@ export const root = join(__dirname, '../..');
 export const folder = mkdtempSync(join(tmpdir(), 'latch-cli-'));
 // Translated once for all calls, since translating at each start takes seconds; beside the packages that it asks for.
 const bundled = mkdtempSync(join(root, 'node_modules/.latch-cli-'));
-const translated = join(bundled, 'latch.mjs');
+const translated = join(bundled, 'main.mjs');
 afterAll(() => [folder, bundled].forEach((path) => rmSync(path, { recursive: true })));
 
 beforeAll(() => {
@@ -17,6 +17,9 @@ beforeAll(() => {
   const own = '--alias:@harbor-latch/core=./core/src';
   const options = [
     '--bundle',
+    // What only some verbs need is brought by them, as untranslated.
+    '--splitting',
+    '--out-extension:.js=.mjs',
     '--platform=node',
     '--format=esm',
     '--log-level=error',
@@ -24,7 +27,7 @@ beforeAll(() => {
     own,
     banner,
   ];
-  const made = spawnSync(esbuild, ['cli/src/main.ts', ...options, `--outfile=${translated}`], {
+  const made = spawnSync(esbuild, ['cli/src/main.ts', ...options, `--outdir=${bundled}`], {
     cwd: root,
     encoding: 'utf8',
   });
