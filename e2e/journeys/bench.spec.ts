@@ -45,53 +45,45 @@ test('a manual that springs back runs only while it is held, by pointer and by k
   await told(page, 'Pump standing. Running light dark.');
 });
 
-test(
-  'two probes are placed in the drawing, and ohms are refused while it is live',
-  { tag: '@wide' },
-  async ({ page, request }) => {
-    const job = await addBoat(request, benchBoat('Metered'));
-    await open(page, placesOf(job).bench, 'Main bilge pump');
-    await page.getByRole('tab', { name: 'Meter' }).click();
-    const common = page.getByRole('radio', { name: /^Manual \/ off \/ auto, common/ });
-    await common.click();
-    await expect(common).toHaveAttribute('aria-checked', 'true');
-    await told(page, '12.70\u00a0V');
-    await radio(page, 'Test lamp').click();
-    await expect(page.getByText('Lit', { exact: true })).toBeVisible();
-    await radio(page, 'Ohms').click();
-    await expect(page.getByText(/Pull the fuse, prove it dead/)).toBeVisible();
-    await page.getByRole('tab', { name: 'Try' }).click();
-    await page.getByRole('button', { name: 'Fuses and isolators: All in and on' }).click();
-    await radio(page, 'Pulled').click();
-    await page.getByRole('tab', { name: 'Meter' }).click();
-    const manual = page.getByRole('radio', { name: /^Manual \/ off \/ auto, manual/ });
-    await manual.focus();
-    await page.keyboard.press('Enter');
-    // Winding 0.522 Ω and the conductors of the manual way.
-    await expect(page.getByText(/^56\d\u00a0mΩ$/)).toBeVisible();
-  },
-);
+test('two probes are placed in the drawing, and ohms are refused while it is live', async ({ page, request }) => {
+  const job = await addBoat(request, benchBoat('Metered'));
+  await open(page, placesOf(job).bench, 'Main bilge pump');
+  await page.getByRole('tab', { name: 'Meter' }).click();
+  const common = page.getByRole('radio', { name: /^Manual \/ off \/ auto, common/ });
+  await common.click();
+  await expect(common).toHaveAttribute('aria-checked', 'true');
+  await told(page, '12.70\u00a0V');
+  await radio(page, 'Test lamp').click();
+  await expect(page.getByText('Lit', { exact: true })).toBeVisible();
+  await radio(page, 'Ohms').click();
+  await expect(page.getByText(/Pull the fuse, prove it dead/)).toBeVisible();
+  await page.getByRole('tab', { name: 'Try' }).click();
+  await page.getByRole('button', { name: 'Fuses and isolators: All in and on' }).click();
+  await radio(page, 'Pulled').click();
+  await page.getByRole('tab', { name: 'Meter' }).click();
+  const manual = page.getByRole('radio', { name: /^Manual \/ off \/ auto, manual/ });
+  await manual.focus();
+  await page.keyboard.press('Enter');
+  // Winding 0.522 Ω and the conductors of the manual way.
+  await expect(page.getByText(/^56\d\u00a0mΩ$/)).toBeVisible();
+});
 
-test(
-  'a planted fault shows in the drawing and the table, and is mended again',
-  { tag: '@wide' },
-  async ({ page, request }) => {
-    const job = await addBoat(request, benchBoat('Broken'));
-    await open(page, placesOf(job).bench, 'Main bilge pump');
-    await page.getByRole('tab', { name: 'Faults' }).click();
-    await radio(page, 'Float stuck down').click();
-    await radio(page, 'Float').click();
-    await expect(page.getByText('Float: stuck down').first()).toBeVisible();
-    await page.getByRole('tab', { name: 'Table' }).click();
-    await expect(
-      page.getByText(/^Every setting solved as it stands on the bench: \d of \d otherwise than planned\.$/),
-    ).toBeVisible();
-    await expect(page.getByText('running', { exact: false }).filter({ visible: true })).not.toHaveCount(0);
-    await page.getByRole('tab', { name: 'Faults' }).click();
-    await page.getByRole('button', { name: 'Mend: Float: stuck down' }).click();
-    await told(page, 'Nothing is broken. Choose a fault, then where it sits; the bench shows what it does.');
-  },
-);
+test('a planted fault shows in the drawing and the table, and is mended again', async ({ page, request }) => {
+  const job = await addBoat(request, benchBoat('Broken'));
+  await open(page, placesOf(job).bench, 'Main bilge pump');
+  await page.getByRole('tab', { name: 'Faults' }).click();
+  await radio(page, 'Float stuck down').click();
+  await radio(page, 'Float').click();
+  await expect(page.getByText('Float: stuck down').first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Table' }).click();
+  await expect(
+    page.getByText(/^Every setting solved as it stands on the bench: \d of \d otherwise than planned\.$/),
+  ).toBeVisible();
+  await expect(page.getByText('running', { exact: false }).filter({ visible: true })).not.toHaveCount(0);
+  await page.getByRole('tab', { name: 'Faults' }).click();
+  await page.getByRole('button', { name: 'Mend: Float: stuck down' }).click();
+  await told(page, 'Nothing is broken. Choose a fault, then where it sits; the bench shows what it does.');
+});
 
 test('the table is compared, printed on a page of its own and exported', async ({ page, request }) => {
   const job = await addBoat(request, benchBoat('Tabled'));
@@ -181,8 +173,13 @@ test('every scheme is drawn and solved on the bench', async ({ page, request }) 
   };
   const { version } = await storedBoat(request, job.boat.id);
   await request.put(`/api/boats/${job.boat.id}`, { data: every, headers: { 'If-Match': `"${version}"` } });
+  await open(page, boat, 'Schemes');
   for (const scheme of schemeKeys) {
-    await open(page, `${boat}/${scheme}/bench`, scheme);
+    await page
+      .getByRole('link', { name: new RegExp(`^Circuit ${scheme}[,:.]`) })
+      .filter({ visible: true })
+      .click();
+    await goTo(page, 'Bench');
     const alone = scheme === 'standalone-alarm';
     if (scheme === 'plain-switch') await radio(page, 'On').click();
     else {
@@ -192,6 +189,7 @@ test('every scheme is drawn and solved on the bench', async ({ page, request }) 
     await expect(page.getByText(alone ? /Alarm sounding/ : /Pump running/)).toBeVisible();
     await page.getByRole('tab', { name: 'Table' }).click();
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    await page.goBack();
   }
 });
 

@@ -50,21 +50,20 @@ test(
   },
 );
 
-test(
-  'the section is cut across, shown closer, and its water set by the float or the limit',
-  { tag: '@wide' },
-  async ({ page, request }) => {
-    const job = await addBoat(request, demoBoat('low-samphire', 'Sections'));
-    await open(page, placesOf(job).float, 'Engine well, primary');
-    await expect(page.getByRole('img', { name: /Engine well, cut along, At rest\. Water 6\d mm/ })).toBeVisible();
-    await radio(page, 'Across').click();
-    await radio(page, 'At the limit').click();
-    await expect(page.getByRole('img', { name: /cut across, At rest\. Water 418 mm/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Larger' }).click();
-    await radio(page, 'Backup float').click();
-    await told(page, /Not above 267\u00a0mm/);
-  },
-);
+test('the section is cut across, shown closer, and its water set by the float or the limit', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('low-samphire', 'Sections'));
+  await open(page, placesOf(job).float, 'Engine well, primary');
+  await expect(page.getByRole('img', { name: /Engine well, cut along, At rest\. Water 6\d mm/ })).toBeVisible();
+  await radio(page, 'Across').click();
+  await radio(page, 'At the limit').click();
+  await expect(page.getByRole('img', { name: /cut across, At rest\. Water 418 mm/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Larger' }).click();
+  await radio(page, 'Backup float').click();
+  await told(page, /Not above 267\u00a0mm/);
+});
 
 test('a run is played: water rises, the pump starts, and the hose’s own water is caught', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('low-samphire', 'Played'));

@@ -1,38 +1,42 @@
 import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
 
-test('a boat and its circuit are begun by keys alone, and the keys are listed', { tag: '@wide' }, async ({ page }) => {
-  await open(page, '/', 'Yard');
-  await page.keyboard.press('?');
-  const list = page.getByRole('dialog');
-  await expect(list.getByText('Add a boat')).toBeVisible();
-  await expect(list.getByText('Search the yard')).toBeVisible();
-  await expect(list.getByText('Add a circuit')).toHaveCount(0);
-  await page.keyboard.press('Escape');
-  await expect(list).toHaveCount(0);
-  await page.keyboard.press('/');
-  await expect(page.getByRole('textbox', { name: 'Search the yard' })).toBeFocused();
-  // In a field a letter is a letter.
-  await page.keyboard.type('n');
-  await expect(page.getByRole('textbox', { name: 'Search the yard' })).toHaveValue('n');
-  await page.keyboard.press('Backspace');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('n');
-  await page.getByRole('textbox', { name: 'Length of the hull' }).focus();
-  await page.keyboard.type('8');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: /^Boat of 8\sm/ })).toBeVisible();
-  await page.keyboard.press('n');
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Bilge pump' })).toBeVisible();
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog').getByText('Undo the last change')).toBeVisible();
-  await expect(page.getByRole('dialog').getByText('Add a circuit')).toHaveCount(0);
-});
+test(
+  'a boat and its circuit are begun by keys alone, and the keys are listed',
+  { tag: '@wide-only' },
+  async ({ page }) => {
+    await open(page, '/', 'Yard');
+    await page.keyboard.press('?');
+    const list = page.getByRole('dialog');
+    await expect(list.getByText('Add a boat')).toBeVisible();
+    await expect(list.getByText('Search the yard')).toBeVisible();
+    await expect(list.getByText('Add a circuit')).toHaveCount(0);
+    await page.keyboard.press('Escape');
+    await expect(list).toHaveCount(0);
+    await page.keyboard.press('/');
+    await expect(page.getByRole('textbox', { name: 'Search the yard' })).toBeFocused();
+    // In a field a letter is a letter.
+    await page.keyboard.type('n');
+    await expect(page.getByRole('textbox', { name: 'Search the yard' })).toHaveValue('n');
+    await page.keyboard.press('Backspace');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('n');
+    await page.getByRole('textbox', { name: 'Length of the hull' }).focus();
+    await page.keyboard.type('8');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: /^Boat of 8\sm/ })).toBeVisible();
+    await page.keyboard.press('n');
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Bilge pump' })).toBeVisible();
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog').getByText('Undo the last change')).toBeVisible();
+    await expect(page.getByRole('dialog').getByText('Add a circuit')).toHaveCount(0);
+  },
+);
 
 test(
   'places, choices and tools are gone through by arrow keys, each a single stop of the tab key',
-  { tag: '@wide' },
+  { tag: '@wide-only' },
   async ({ page, request }) => {
     const job = await addBoat(request, demoBoat('pinnock', 'Arrows'));
     await open(page, placesOf(job).survey, 'Bilge pump');

@@ -1,38 +1,36 @@
 import { assessReport } from '@harbor-latch/core/assess/index';
 import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
 
-test(
-  'a yard hand adds a boat and a circuit, enters four figures and has the answer',
-  { tag: '@wide' },
-  async ({ page, request }, { project }) => {
-    await open(page, '/', 'Yard');
-    await page.getByRole('button', { name: 'Add a boat' }).click();
-    const name = `Shearwater ${project.name} ${Date.now()}`;
-    await page.getByLabel('Name of the boat').fill(name);
-    await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
-    await page.getByRole('button', { name: 'Add a circuit' }).click();
-    await page.getByLabel('Name of the circuit').fill('Main pump');
-    await page.getByRole('button', { name: 'Add', exact: true }).click();
+test('a yard hand adds a boat and a circuit, enters four figures and has the answer', async ({ page, request }, {
+  project,
+}) => {
+  await open(page, '/', 'Yard');
+  await page.getByRole('button', { name: 'Add a boat' }).click();
+  const name = `Shearwater ${project.name} ${Date.now()}`;
+  await page.getByLabel('Name of the boat').fill(name);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await page.getByRole('button', { name: 'Add a circuit' }).click();
+  await page.getByLabel('Name of the circuit').fill('Main pump');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
 
-    await expect(page.getByText('4 needed').filter({ visible: true }).first()).toBeVisible();
-    await page.getByLabel('Source to panel, one way, in m').fill('3');
-    await page.getByLabel('Panel to bilge, one way, in m').fill('5');
-    await page.getByLabel('Pump amperes, in A').fill('5');
-    await page.getByLabel('Bilge to negative bus, one way, in m').fill('5');
-    await expect(page.getByText('Enough for sizes', { exact: true })).toBeVisible();
+  await expect(page.getByText('4 needed').filter({ visible: true }).first()).toBeVisible();
+  await page.getByLabel('Source to panel, one way, in m').fill('3');
+  await page.getByLabel('Panel to bilge, one way, in m').fill('5');
+  await page.getByLabel('Pump amperes, in A').fill('5');
+  await page.getByLabel('Bilge to negative bus, one way, in m').fill('5');
+  await expect(page.getByText('Enough for sizes', { exact: true })).toBeVisible();
 
-    await page.getByRole('tab', { name: 'Size' }).click();
-    await expect(page.getByText('12 AWG').filter({ visible: true }).first()).toBeVisible();
-    await expect(page.getByText('7.5\u00a0A').filter({ visible: true }).first()).toBeVisible();
-    await expect(
-      page.getByText('Conductors lose 0.36\u00a0V, 3.0\u00a0% of 12 V. Within the 3\u00a0% allowed.'),
-    ).toBeVisible();
+  await page.getByRole('tab', { name: 'Size' }).click();
+  await expect(page.getByText('12 AWG').filter({ visible: true }).first()).toBeVisible();
+  await expect(page.getByText('7.5\u00a0A').filter({ visible: true }).first()).toBeVisible();
+  await expect(
+    page.getByText('Conductors lose 0.36\u00a0V, 3.0\u00a0% of 12 V. Within the 3\u00a0% allowed.'),
+  ).toBeVisible();
 
-    const id = new URL(page.url()).pathname.split('/')[2] ?? '';
-    await expect.poll(async () => (await storedBoat(request, id)).job.circuits[0]?.pump.currentA).toBe(5);
-  },
-);
+  const id = new URL(page.url()).pathname.split('/')[2] ?? '';
+  await expect.poll(async () => (await storedBoat(request, id)).job.circuits[0]?.pump.currentA).toBe(5);
+});
 
 test('the numbers on the screen are those of the headless command', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Compared'));

@@ -127,8 +127,14 @@ test('a boat and a circuit are duplicated, and the copies go by undo', async ({ 
   await expect(page.getByRole('heading', { level: 1, name: 'Twinned', exact: true })).toBeVisible();
 });
 
-test('settings change what new circuits begin with, and the size of text', async ({ page, request }) => {
+test('settings change what new circuits begin with, and the size of text, in every tab', async ({
+  page,
+  context,
+  request,
+}) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Set'));
+  const other = await context.newPage();
+  await open(other, '/settings', 'Settings');
   await open(page, '/settings', 'Settings');
   const heading = page.getByRole('heading', { level: 1 });
   const before = await heading.evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
@@ -137,7 +143,11 @@ test('settings change what new circuits begin with, and the size of text', async
     before * 1.3,
     1,
   );
-  await page.getByRole('radio', { name: 'mm²' }).click();
+  // What one tab changed, the other does not undo.
+  await expect(other.getByRole('radio', { name: 'Largest' })).toBeChecked();
+  await other.getByRole('radio', { name: 'mm²' }).click();
+  await expect(page.getByRole('radio', { name: 'mm²' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Largest' })).toBeChecked();
   await page.getByRole('radio', { name: '10\u00a0%' }).click();
   await page.getByRole('radio', { name: 'ISO 13297' }).click();
   await open(page, placesOf(job).boat, 'Set');

@@ -5,26 +5,44 @@ import { demoRecords, sendRecords } from './demoRecords';
 import { demoStock } from './demoStock';
 import { examplesFolder } from './places';
 
-/** Puts the boats of Quillan Reach into an empty yard, through the API. @returns how many were added. */
+/** Puts the boats of Quillan Reach into an empty yard with their years, through the API. @returns how many were added. */
 export async function loadDemo(address: string, at = new Date()): Promise<number> {
+  const added = await loadDemoBoats(address, at);
+  if (added > 0) await loadDemoYears(address, at);
+  return added;
+}
+
+/** The demo's boats as they stand at a time. */
+function demoJobs(at: Date): Job[] {
+  const jobs = readdirSync(examplesFolder)
+    .filter((name) => name.endsWith('.json'))
+    .sort()
+    .map((file) => {
+      const read = readJobText(readFileSync(join(examplesFolder, file), 'utf8'));
+      if (!read.ok) throw new Error(`${file}: ${read.problems[0].path}: ${read.problems[0].message}`);
+      return read.job;
+    });
+  const laterMs = at.getTime() - LAST_STEP_AGO_MS - lastStepMs(jobs);
+  return jobs.map((job) => stepsLater(job, laterMs));
+}
+
+/** The years of records of the demo's boats, which lie there already. */
+export async function loadDemoYears(address: string, at: Date): Promise<void> {
+  await sendRecords(address, demoRecords(demoJobs(at), at));
+}
+
+/** The boats and the stock, without any records. @returns how many boats were added */
+export async function loadDemoBoats(address: string, at: Date): Promise<number> {
   const { boats } = (await (await fetch(`${address}/api/boats`)).json()) as { boats: unknown[] };
   if (boats.length > 0) return 0;
-  const files = readdirSync(examplesFolder)
-    .filter((name) => name.endsWith('.json'))
-    .sort();
-  const jobs = files.map((file) => {
-    const read = readJobText(readFileSync(join(examplesFolder, file), 'utf8'));
-    if (!read.ok) throw new Error(`${file}: ${read.problems[0].path}: ${read.problems[0].message}`);
-    return { file, job: read.job };
-  });
-  const laterMs = at.getTime() - LAST_STEP_AGO_MS - lastStepMs(jobs.map(({ job }) => job));
-  for (const { file, job } of jobs) {
+  const jobs = demoJobs(at);
+  for (const job of jobs) {
     const answer = await fetch(`${address}/api/boats/${job.boat.id}`, {
       method: 'PUT',
       headers: { 'Content-Type': 'application/json', 'If-None-Match': '*' },
-      body: JSON.stringify(stepsLater(job, laterMs)),
+      body: JSON.stringify(job),
     });
-    if (!answer.ok) throw new Error(`${file} was not accepted: ${await answer.text()}`);
+    if (!answer.ok) throw new Error(`${job.boat.name} was not accepted: ${await answer.text()}`);
   }
   const answer = await fetch(`${address}/api/stock`, {
     method: 'POST',
@@ -32,14 +50,7 @@ export async function loadDemo(address: string, at = new Date()): Promise<number
     body: JSON.stringify({ entries: demoStock(at) }),
   });
   if (!answer.ok) throw new Error(`The stock was not accepted: ${await answer.text()}`);
-  await sendRecords(
-    address,
-    demoRecords(
-      jobs.map(({ job }) => stepsLater(job, laterMs)),
-      at,
-    ),
-  );
-  return files.length;
+  return jobs.length;
 }
 
 /** The last step of the demo was done so long ago: the clocks of what cures run. */

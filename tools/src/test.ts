@@ -4,13 +4,14 @@ import { buildAll } from './build';
 import { allChecks } from './checks';
 import { chromiumProgram, needProgram, ngspiceProgram, popplerProgram, postgresProgram } from './debian';
 import { localFolder } from './places';
+import { loadDemoYears } from './demo';
 import { run } from './run';
 import { say } from './say';
 import { withThrowawayServer } from './throwaway';
 
 const results = join(localFolder, 'results');
 const unitResults = join(results, 'unit.json');
-const browserResults = join(results, 'browser.json');
+const browserResults = ['browser', 'years'].map((name) => join(results, `${name}.json`));
 
 /** The long drills in short: so many of their kills, and this share of what they draw at random (`npm run drill`). */
 const { KILLS = '8', SHARE_OF_RUNS = '0.4' } = process.env;
@@ -26,13 +27,27 @@ function unit(): boolean {
 
 async function browser(): Promise<boolean> {
   await buildAll();
-  return withThrowawayServer(async ({ address }) =>
+  const journeys = (what: string, address: string, name: string, projects: readonly string[]) =>
     run({
-      what: 'Browser tests',
+      what,
       script: '@playwright/test/cli.js',
-      args: ['test', '--config', 'e2e/playwright.config.ts', ...process.argv.slice(3)],
-      env: { LATCH_ADDRESS: address },
-    }),
+      args: [
+        'test',
+        ...['--config', 'e2e/playwright.config.ts', '--pass-with-no-tests'],
+        ...projects.map((project) => `--project=${project}`),
+        ...process.argv.slice(3),
+      ],
+      env: { LATCH_ADDRESS: address, LATCH_RESULTS: name },
+    });
+  const at = new Date();
+  return withThrowawayServer(
+    async ({ address }) => {
+      const good = journeys('Browser tests', address, 'browser', ['phone', 'wide']);
+      await loadDemoYears(address, at);
+      return journeys('Browser tests of the demo’s years', address, 'years', ['years']) && good;
+    },
+    at,
+    { years: false },
   );
 }
 
@@ -50,10 +65,12 @@ const reportIn = <T>(file: string): T | null =>
 /** The closing line, added up from what the runners wrote. */
 function closingLine(): string {
   const units = reportIn<UnitReport>(unitResults);
-  const browsers = reportIn<BrowserReport>(browserResults)?.stats;
-  const passed = (units?.numPassedTests ?? 0) + (browsers?.expected ?? 0);
-  const failed = (units?.numFailedTests ?? 0) + (browsers?.unexpected ?? 0);
-  const again = browsers?.flaky ?? 0;
+  const browsers = browserResults.map((file) => reportIn<BrowserReport>(file)?.stats);
+  const sum = (of: (stats: BrowserReport['stats']) => number) =>
+    browsers.reduce((all, stats) => all + (stats ? of(stats) : 0), 0);
+  const passed = (units?.numPassedTests ?? 0) + sum(({ expected }) => expected);
+  const failed = (units?.numFailedTests ?? 0) + sum(({ unexpected }) => unexpected);
+  const again = sum(({ flaky }) => flaky);
   return `${passed + again} passed, ${failed} failed${again > 0 ? ` (${again} passed at a second try)` : ''}`;
 }
 
