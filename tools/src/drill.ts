@@ -25,10 +25,12 @@ async function main(): Promise<void> {
     process.exit(2);
   }
   const chosen = Object.entries(drills).filter(([one]) => name === undefined || one === name);
-  const good = chosen.map(([what, { tests, env }]) =>
-    run({ what: `Drill: ${what}`, script: 'jest/bin/jest.js', args: ['--testPathPattern', tests], env }),
-  );
-  process.exit(good.every(Boolean) ? 0 : 1);
+  let good = true;
+  for (const [what, { tests, env }] of chosen) {
+    const args = ['--testPathPattern', tests];
+    good = (await run({ what: `Drill: ${what}`, script: 'jest/bin/jest.js', args, env })) && good;
+  }
+  process.exit(good ? 0 : 1);
 }
 
 main().catch((error: unknown) => {

@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { root } from './places';
@@ -16,16 +16,19 @@ export interface Step {
 const commandOf = ({ script, args }: Step) => [join(root, 'node_modules', script), ...args];
 const placeOf = ({ env }: Step) => ({ cwd: root, env: { ...process.env, ...env } });
 
-/** Runs a step with its output shown. @returns whether it succeeded. */
-export function run(step: Step): boolean {
+/** Runs a step with its output shown; servers of this process answer meanwhile. @returns whether it succeeded. */
+export function run(step: Step): Promise<boolean> {
   const { what } = step;
   say(`\n${what} …`);
-  const { status } = spawnSync(process.execPath, commandOf(step), {
-    ...placeOf(step),
-    stdio: ['ignore', 'inherit', 'inherit'],
+  const child = spawn(process.execPath, commandOf(step), { ...placeOf(step), stdio: ['ignore', 'inherit', 'inherit'] });
+  return new Promise((resolve) => {
+    const end = (succeeded: boolean) => {
+      if (!succeeded) say(`${what}: failed.`);
+      resolve(succeeded);
+    };
+    child.once('error', () => end(false));
+    child.once('close', (status) => end(status === 0));
   });
-  if (status !== 0) say(`${what}: failed.`);
-  return status === 0;
 }
 
 /** Runs steps that do not need one another, as many at a time as there are cores; each one's output is shown when it ends. */

@@ -16,7 +16,7 @@ const browserResults = ['browser', 'years'].map((name) => join(results, `${name}
 /** The long drills in short: so many of their kills, and this share of what they draw at random (`npm run drill`). */
 const { KILLS = '8', SHARE_OF_RUNS = '0.4' } = process.env;
 
-function unit(): boolean {
+function unit(): Promise<boolean> {
   return run({
     what: 'Unit and API tests',
     script: 'jest/bin/jest.js',
@@ -42,9 +42,9 @@ async function browser(): Promise<boolean> {
   const at = new Date();
   return withThrowawayServer(
     async ({ address }) => {
-      const good = journeys('Browser tests', address, 'browser', ['phone', 'wide']);
+      const good = await journeys('Browser tests', address, 'browser', ['phone', 'wide']);
       await loadDemoYears(address, at);
-      return journeys('Browser tests of the demo’s years', address, 'years', ['years']) && good;
+      return (await journeys('Browser tests of the demo’s years', address, 'years', ['years'])) && good;
     },
     at,
     { years: false },
@@ -88,7 +88,7 @@ async function main(): Promise<void> {
   mkdirSync(results, { recursive: true });
   const outcomes = [
     wanted('checks') ? await allChecks() : true,
-    wanted('unit') ? unit() : true,
+    wanted('unit') ? await unit() : true,
     wanted('browser') ? await browser() : true,
   ];
   const good = outcomes.every(Boolean);

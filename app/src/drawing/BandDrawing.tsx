@@ -8,6 +8,7 @@ import type { Diagram, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing
 import { bandMarks, cableMarks, wireMarks, wireWidth, wordMarks } from '@harbor-latch/core/drawing/drawingMarks';
 import type { Box } from '@harbor-latch/core/drawing/geometry';
 import { LEAST_WIDTH } from '@harbor-latch/core/drawing/layout';
+import { clicked } from './clicked';
 import { drawn } from './drawn';
 import type { Live } from './live';
 import { AtWork, FaultMark, Flow, flowOf, markPlaces, Probes, SuspectMark, Terminals } from './LivePaint';
@@ -174,7 +175,7 @@ function touch({ label, id, chosen, tabStop, onSelect }: Touch): object {
     tabIndex: tabStop ? 0 : -1,
     'aria-label': label,
     'aria-checked': chosen,
-    onClick: press,
+    ...clicked(press),
     onKeyDown: (event: { key: string; preventDefault: () => void }) => {
       if (event.key !== 'Enter' && event.key !== ' ') return;
       event.preventDefault();

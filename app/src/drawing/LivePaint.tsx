@@ -4,6 +4,7 @@ import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Palette } from '../ui/palette';
 import { fonts } from '../ui/theme';
 import type { Drawing, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing/diagram';
+import { clicked } from './clicked';
 import { arrowsAlong, type Arrow } from './flow';
 import { arrowSize, FLOWS_FROM_A, type TerminalTouch } from './live';
 import { shapeOf } from '@harbor-latch/core/drawing/symbols';
@@ -148,7 +149,7 @@ export function Terminals({
           tabIndex: (touch.red ? probe === 'red' : index === 0) ? 0 : -1,
           'aria-label': touch.label(at),
           'aria-checked': probe !== null,
-          onClick: press,
+          ...clicked(press),
           onKeyDown: (event: { key: string; preventDefault: () => void }) => {
             if (event.key !== 'Enter' && event.key !== ' ') return;
             event.preventDefault();
