@@ -139,7 +139,7 @@ describe('a bad request', () => {
     expect((await request(app).get(`/api/boats/${randomUUID()}`).expect(404)).body.code).toBe('no-such-boat');
   });
 
-  it('never ends in a server error in thousands of random bodies', async () => {
+  it('never ends in a server error, whatever the body', async () => {
     const job = boat();
     await create(job);
     const server = app.listen(0, '127.0.0.1');
