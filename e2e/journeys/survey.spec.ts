@@ -1,4 +1,4 @@
-import { addBoat, demoBoat, expect, goTo, open, placesOf, storedBoat, test, unfold } from '../yard';
+import { addBoat, demoBoat, expect, firstCircuit, goTo, open, placesOf, storedBoat, test, unfold } from '../yard';
 
 test('what was typed survives a reload, also when it is no figure yet', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Reloaded'));
@@ -30,6 +30,28 @@ test('impossible figures are answered in place, with what to do', async ({ page,
     await expect(page.getByText(message).filter({ visible: true }).first()).toBeVisible();
   }
   await expect(page.getByText('4 entries to correct')).toBeVisible();
+});
+
+test('a field that is gone to comes out from under what stays at the top', async ({ page, request }) => {
+  const plain = demoBoat('alder-wren', 'Covered');
+  const { currentA: _current, ...pump } = firstCircuit(plain).pump;
+  const job = await addBoat(request, { ...plain, circuits: [{ ...firstCircuit(plain), pump }] });
+  await open(page, placesOf(job).survey, 'Main bilge pump');
+  const bar = page.getByText('1 needed').filter({ visible: true }).last();
+  await expect(bar).toBeVisible();
+  const field = page.getByLabel('Panel to bilge, one way, in m');
+  await field.evaluate((element) => {
+    for (let at = element.parentElement; at; at = at.parentElement)
+      if (at.scrollHeight > at.clientHeight && getComputedStyle(at).overflowY === 'auto')
+        return at.scrollBy(0, element.getBoundingClientRect().top - at.getBoundingClientRect().top - 10);
+  });
+  const covered = async () => {
+    const [over, under] = [await bar.boundingBox(), await field.boundingBox()];
+    return over && under ? under.y < over.y + over.height : null;
+  };
+  expect(await covered()).toBe(true);
+  await field.focus();
+  await expect.poll(covered).toBe(false);
 });
 
 test('a field takes either unit system, and the same length comes out', async ({ page, request }) => {

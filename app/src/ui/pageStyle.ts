@@ -1,6 +1,9 @@
 import { useEffect } from 'react';
 import type { Palette } from './palette';
 
+/** So far under its page's top something comes to stand when it is gone to: below what stays there, px. */
+const UNDER_THE_TOP = 84;
+
 /**
  * What holds for the whole page. Nothing glides where the device asks for stillness. The mark of what the keyboard is on: a dark ring within the edge of its own shape and a light one within that, so
  * that it shows on any ground, is cut off by no rounded card around it, and covers no words. What a finger is on shows it.
@@ -12,6 +15,7 @@ input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset
 [data-holds-field] input:focus-visible { outline: none; }
 [data-press=soft]:active { background-color: ${accentSoft}; }
 [data-press=dim]:active { opacity: 0.8; }
+input, textarea, button, [role="radio"] { scroll-margin-top: ${UNDER_THE_TOP}px; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }
 @media (prefers-reduced-motion: reduce) { * { transition: none !important; scroll-behavior: auto !important; } }`;
