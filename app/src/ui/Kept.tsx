@@ -27,7 +27,7 @@ const unseen = { visibility: 'hidden', pointerEvents: 'none' };
 /** Of all that lies in what is left out nothing need be worked out anew; a browser that cannot do it hides each. */
 const rests =
   typeof CSS !== 'undefined' && CSS.supports('content-visibility', 'hidden')
-    ? { contentVisibility: 'hidden', pointerEvents: 'none' }
+    ? { contentVisibility: 'hidden', zIndex: -1 }
     : unseen;
 
 const { room, hidden, resting } = StyleSheet.create({
