@@ -61,7 +61,9 @@ const watcher = `
   };
   window.seenNow = (all, asked, before) => {
     const { words, chosen } = asked;
-    if (chosen) return [...all].some((radio) => radio.ariaChecked === 'true' && (radio.ariaLabel ?? radio.textContent).trim() === chosen && window.isShown(radio));
+    // What comes of a choice may be told behind its name.
+    const isNamed = (radio) => (radio.ariaLabel ?? radio.textContent).trim().split(',')[0] === chosen;
+    if (chosen) return [...all].some((radio) => radio.ariaChecked === 'true' && isNamed(radio) && window.isShown(radio));
     if (!words) return window.valueOf(all, asked) !== before;
     const pattern = new RegExp(words);
     return [...all].some((text) => text.parentElement !== null && pattern.test(text.data.trim()) && window.isShown(text.parentElement));

@@ -98,7 +98,7 @@ export const actions: readonly Action[] = [
     kind: 'open',
     before: loaded('/', /^Alder Wren/),
     touch: { role: 'link', name: /^Boat Alder Wren/ },
-    answered: /^Main bilge pump/,
+    answered: /^Add a circuit$/,
   },
   {
     name: 'boat opens a circuit',
@@ -220,14 +220,14 @@ export const actions: readonly Action[] = [
     kind: 'figures',
     before: async (page) => {
       if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
-      const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
-      if (await undo.isEnabled()) await undo.click();
       const closed = page.getByRole('button', { name: /^Feed, .*: open$/ }).filter({ visible: true });
       if ((await closed.count()) > 0) await closed.click();
+      await tap(page, { role: 'radio', name: /^12 AWG/ });
+      await page.getByRole('button', { name: /^Feed, 12 AWG/ }).waitFor();
       await page.waitForTimeout(400);
     },
     touch: { role: 'radio', name: /^10 AWG/ },
-    answered: /chosen by you/,
+    answered: { chosen: '10 AWG' },
   },
 ];
 

@@ -5,6 +5,7 @@ import type { BoatLine } from '@harbor-latch/core/wire/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { createContext, useContext, useEffect, useMemo } from 'react';
 import { noteUse } from '../device/changes';
+import { SeenContext } from '../seen';
 import { useWhileSeen } from '../useWhileSeen';
 import type { DraftStore } from './DraftStore';
 import type { Draft } from './draft';
@@ -39,6 +40,8 @@ export interface YardBoat {
   readonly judged: BoatLine['summary'];
   /** The boat whole; null in a large yard for one that is not on this device. */
   readonly job: Job | null;
+  /** When somebody here last opened it, ms; 0 where nobody did. */
+  readonly usedAt: number;
 }
 
 export interface Yard extends YardState {
@@ -81,12 +84,12 @@ function lineOfJob(job: Job): LineOfJob {
 }
 
 /** A boat of which this device has something. */
-function yardBoat(draft: Draft | undefined, line: BoatLine | undefined): YardBoat | null {
+function yardBoat(draft: Draft | undefined, line: BoatLine | undefined, usedAt: number): YardBoat | null {
   const told = draft ? lineOfJob(draft.job) : line;
   if (!told) return null;
   const current = !draft || (draft.job === draft.base && line?.summary?.version === draft.basedOn);
   const id = draft?.id ?? line?.id ?? '';
-  return { id, line: told, judged: current ? (line?.summary ?? null) : null, job: draft?.job ?? null };
+  return { id, line: told, judged: current ? (line?.summary ?? null) : null, job: draft?.job ?? null, usedAt };
 }
 
 /** All boats: the server's, with what this device changed on top, by name. */
@@ -100,7 +103,7 @@ export function useYard(): Yard {
     const gone = (id: string) => rows.get(id)?.removed === true;
     const ids = [...new Set([...told.keys(), ...drafts.keys()])].filter((id) => drafts.has(id) || !gone(id));
     return ids
-      .flatMap((id) => yardBoat(drafts.get(id), told.get(id)) ?? [])
+      .flatMap((id) => yardBoat(drafts.get(id), told.get(id), rows.get(id)?.usedAt ?? 0) ?? [])
       .sort((a, b) => collator.compare(a.line.name, b.line.name));
   }, [drafts, told, rows]);
   const whole = aboard.feed?.whole ?? true;
@@ -126,11 +129,23 @@ export function useBoat(id: string): BoatAccess {
   const draft = useWhileSeen(store, store.all).get(id);
   const ready = useWhileSeen(aboard, () => aboard.ready);
   const here = draft !== undefined;
+  const seen = useContext(SeenContext);
   useEffect(() => {
-    if (!ready) return;
     // Where it cannot be reached the page says so by the state of the yard.
-    if (!here) void feed.bring([id]).catch(() => undefined);
-    else void aboard.change((change) => noteUse(change, id, Date.now()));
-  }, [ready, here, id, feed, aboard]);
+    if (ready && !here) void feed.bring([id]).catch(() => undefined);
+  }, [ready, here, id, feed]);
+  useEffect(() => {
+    if (!ready || !here) return undefined;
+    let end = (): void => undefined;
+    // A page that is made ready uses nothing yet.
+    const note = () => {
+      if (!seen.now()) return;
+      end();
+      void aboard.change((change) => noteUse(change, id, Date.now()));
+    };
+    end = seen.subscribe(note);
+    note();
+    return () => end();
+  }, [ready, here, id, aboard, seen]);
   return useMemo(() => ({ yard, draft }), [yard, draft]);
 }

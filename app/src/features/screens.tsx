@@ -1,8 +1,6 @@
-import { useNavigation } from 'expo-router';
-import { memo, useMemo } from 'react';
-import { SeenContext, type Seen } from '../seen';
 import { fetchWorkerAhead } from '../data/waterWorker';
-import { lazily, type LazyScreen } from '../ui/lazily';
+import { lazily } from '../ui/lazily';
+import { resting } from '../ui/resting';
 
 /**
  * Every page of the application, each loaded when it is first shown or while nothing else is to be done. All but the yard come
@@ -20,29 +18,6 @@ const Due = lazily(() => import('./laterPages').then(({ DueScreen: screen }) => 
 const Check = lazily(() => import('./laterPages').then(({ CheckScreen: screen }) => screen));
 const Practice = lazily(() => import('./laterPages').then(({ PracticeScreen: screen }) => screen));
 const Settings = lazily(() => import('./laterPages').then(({ SettingsScreen: screen }) => screen));
-
-/**
- * A page that follows changes only while it is seen: those under it in the stack rest.
- * That another page came over it, or went, shows nothing of it anew.
- */
-function resting(Screen: LazyScreen<object>) {
-  const Page = memo(Screen);
-  return function Resting() {
-    const navigation = useNavigation();
-    const seen = useMemo(
-      (): Seen => ({
-        now: () => navigation.isFocused(),
-        subscribe: (listener) => navigation.addListener('focus', listener),
-      }),
-      [navigation],
-    );
-    return (
-      <SeenContext.Provider value={seen}>
-        <Page />
-      </SeenContext.Provider>
-    );
-  };
-}
 
 export const YardScreen = resting(Yard);
 export const BoatScreen = resting(Boat);

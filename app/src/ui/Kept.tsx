@@ -11,10 +11,8 @@ import {
 } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
+import { layOutAtRest, SETTLED_MS } from './layOutAtRest';
 import { whenQuiet } from './whenQuiet';
-
-/** So long after a change all of a page, what comes gradually too, was laid out, ms. */
-const SETTLED_MS = 1000;
 
 const ShownContext = createContext(true);
 
@@ -60,8 +58,10 @@ export function Kept({
     return () => clearTimeout(timer);
   }, [ready, of]);
   if (shown && laidOut !== of) setLaidOut(of);
+  const root = useRef<View>(null);
+  useEffect(() => (!shown && ready ? layOutAtRest(root.current as unknown as Element | null) : undefined), [shown, ready]);
   return (
-    <View style={shown ? room : [room, ready ? resting : hidden]} aria-hidden={!shown}>
+    <View ref={root} style={shown ? room : [room, ready ? resting : hidden]} aria-hidden={!shown}>
       <ShownContext.Provider value={shown}>
         <SeenContext.Provider value={seen}>{children}</SeenContext.Provider>
       </ShownContext.Provider>

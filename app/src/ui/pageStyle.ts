@@ -5,7 +5,7 @@ import type { Palette } from './palette';
 const UNDER_THE_TOP = 84;
 
 /**
- * What holds for the whole page. Nothing glides where the device asks for stillness. The mark of what the keyboard is on: a dark ring within the edge of its own shape and a light one within that, so
+ * What holds for the whole page. A page under another, or made ready, keeps its layout (`resting.tsx`). Nothing glides where the device asks for stillness. The mark of what the keyboard is on: a dark ring within the edge of its own shape and a light one within that, so
  * that it shows on any ground, is cut off by no rounded card around it, and covers no words. What a finger is on shows it.
  */
 function pageCss({ text, surface, accentSoft }: Palette): string {
@@ -18,6 +18,10 @@ input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset
 input, textarea, button, [role="radio"] { scroll-margin-top: ${UNDER_THE_TOP}px; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }
+@supports (content-visibility: hidden) {
+  [data-page][aria-hidden=true] { display: flex !important; z-index: -1 !important; content-visibility: hidden; }
+  [data-page=settles][aria-hidden=true] { content-visibility: visible; visibility: hidden; pointer-events: none !important; }
+}
 @media (prefers-reduced-motion: reduce) { * { transition: none !important; scroll-behavior: auto !important; } }`;
 }
 

@@ -1,4 +1,5 @@
 import type { Assessment } from '@harbor-latch/core/assess/assessed';
+import { summaryOf } from '@harbor-latch/core/assess/summary';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { conductorList } from '@harbor-latch/core/documents/conductorList';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -16,7 +17,9 @@ import { BigButton } from '../../ui/BigButton';
 import { Gradually } from '../../ui/Gradually';
 import { useSay } from '../../ui/Said';
 import { undoKey, useShortcut } from '../../ui/Shortcuts';
+import { circuitPage } from '../../ui/circuitPage';
 import { Screen } from '../../ui/Screen';
+import { useNextPage } from '../../ui/useQuietMoment';
 import { ToolButton } from '../../ui/ToolButton';
 import { PhotographsCard } from '../../photographs/PhotographsCard';
 import { WaterDetails } from './water/WaterDetails';
@@ -46,6 +49,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
   const { job } = draft;
   const { known } = useAssessment(job);
   const { circuits: assessed, findings } = known ?? NOT_YET;
+  useNextPage(firstCircuit(draft, assessed));
   useShortcut({ keys: 'n', shown: 'N', does: 'Add a circuit' }, () => setNaming(true));
   useShortcut(undoKey, () => drafts.undo(draft.id));
   const addCircuit = (circuit: Circuit) => {
@@ -99,6 +103,12 @@ function Boat({ draft }: { readonly draft: Draft }) {
       {naming ? <NewCircuitDialog job={job} onCircuit={addCircuit} onClose={() => setNaming(false)} /> : null}
     </Screen>
   );
+}
+
+/** Where its first circuit opens, the likeliest to be opened. */
+function firstCircuit({ id, job }: Draft, assessed: Assessment['circuits']): string | null {
+  const known = assessed.find(({ circuit }) => circuit.id === job.circuits[0]?.id);
+  return known ? circuitPage(id, known.circuit.id, summaryOf(known)) : null;
 }
 
 /** What is done with a boat as a whole. */

@@ -14,6 +14,7 @@ import { useSay } from '../../ui/Said';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
+import { circuitPage } from '../../ui/circuitPage';
 
 /** The circuits of a boat, each with its worst finding; duplicated and removed here. */
 export function CircuitsCard({
@@ -72,9 +73,7 @@ export function CircuitsCard({
             <PressRow
               role="link"
               label={`Circuit ${name}. ${circuitInWords(one)}`}
-              onPress={() =>
-                router.navigate(`/boat/${draft.id}/${id}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
-              }
+              onPress={() => router.navigate(circuitPage(draft.id, id, one))}
               style={{
                 flex: 1,
                 minWidth: 0,

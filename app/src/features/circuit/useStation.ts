@@ -1,13 +1,10 @@
 import { useRouter } from 'expo-router';
 import { startTransition, useCallback, useEffect, useState } from 'react';
 import { whenIdle } from '../../ui/whenIdle';
-import { whenQuiet } from '../../ui/whenQuiet';
+import { useQuietMoment } from '../../ui/useQuietMoment';
 import type { PlaceKey, Station } from './atStation';
 import { placeOf } from './places';
 import { stations } from './stations';
-
-/** So long a page that was just opened has the machine to itself, ms. */
-const AFTER_PAINT_MS = 150;
 
 interface Shown {
   readonly station: Station;
@@ -62,21 +59,11 @@ export function useStation(addressed: Station): AtPlace {
 /** Stations that are ready to be shown: those seen, and the others one after the other while nothing else is to be done. */
 export function useStationsKept(shown: Station, wide: boolean): ReadonlySet<Station> {
   const [kept, setKept] = useState<ReadonlySet<Station>>(new Set([shown]));
-  // The tap that opened the page is none that another would follow at once.
-  const [openedMs] = useState(() => performance.now());
   if (!kept.has(shown)) setKept(new Set([...kept, shown]));
-  useEffect(() => {
-    const next = stations.find(({ key, place }) => !kept.has(key) && (place !== null || !wide));
-    if (!next) return undefined;
-    // What was asked for is painted first.
-    let stop = (): void => undefined;
-    const timer = setTimeout(() => {
-      stop = whenQuiet(() => startTransition(() => setKept(new Set([...kept, next.key]))), openedMs);
-    }, AFTER_PAINT_MS);
-    return () => {
-      clearTimeout(timer);
-      stop();
-    };
-  }, [kept, wide, openedMs]);
+  const next = stations.find(({ key, place }) => !kept.has(key) && (place !== null || !wide))?.key;
+  const keepNext = useCallback(() => {
+    if (next) startTransition(() => setKept(new Set([...kept, next])));
+  }, [kept, next]);
+  useQuietMoment(next ? keepNext : null);
   return kept;
 }

@@ -7,6 +7,7 @@ import type { YardBoat } from '../../data/boats';
 import { useUnits } from '../../data/settings';
 import { Card } from '../../ui/Card';
 import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
+import { circuitPage } from '../../ui/circuitPage';
 import { PressRow } from '../../ui/PressRow';
 import { StandingBadge, standingLook } from '../../ui/Standing';
 import { usePalette } from '../../ui/theme';
@@ -89,9 +90,7 @@ export const BoatCard = memo(function BoatCard({
             key={circuitId}
             role="link"
             label={`Circuit ${name} of ${line.name}. ${circuitInWords(one)}`}
-            onPress={() =>
-              router.navigate(`/boat/${id}/${circuitId}/${one?.standing === 'incomplete' ? 'survey' : 'size'}`)
-            }
+            onPress={() => router.navigate(circuitPage(id, circuitId, one))}
             style={{
               paddingVertical: 10,
               paddingHorizontal: 14,

@@ -17,6 +17,7 @@ import { Empty } from '../../ui/Empty';
 import { Notice } from '../../ui/Notice';
 import { pageContent, Screen } from '../../ui/Screen';
 import { useShortcut } from '../../ui/Shortcuts';
+import { useNextPage } from '../../ui/useQuietMoment';
 import { DialogComing, lazily, PartComing } from '../../ui/lazily';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';
@@ -42,6 +43,14 @@ const MOST_OPEN = 12;
 /** So many boats are laid out at first; the others as one comes near. */
 const FIRST_BOATS = 8;
 
+/** Where the boat is that was opened last of those shown, or the first of them; only what is on this device is made ready. */
+function likelyBoat(shown: readonly YardBoat[]): string | null {
+  const here = shown.filter(({ job }) => job !== null);
+  const [first, ...others] = here;
+  if (!first) return null;
+  return `/boat/${others.reduce((last, boat) => (boat.usedAt > last.usedAt ? boat : last), first).id}`;
+}
+
 const everything: Finding = { text: '', order: 'worst', archived: false, standing: null };
 
 /** All boats, and the way to add one. */
@@ -61,6 +70,7 @@ export function YardScreen() {
     }
     return counts;
   }, [yard.boats, finding, lines]);
+  useNextPage(useMemo(() => likelyBoat(shown), [shown]));
   const put = yard.boats.filter(({ line }) => line.archived).length;
   const importing = useImport();
   useShortcut({ keys: 'n', shown: 'N', does: 'Add a boat' }, () => setNaming({ first: null }));

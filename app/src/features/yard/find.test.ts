@@ -8,7 +8,7 @@ const draft = (name: string, change: Parameters<typeof boatWith>[0] = {}, more: 
   const { boat, ...rest } = boatWith(change);
   const id = `6d1f0f6e-0d5c-4a55-9a0e-${name.padEnd(12, '0').slice(0, 12)}`;
   const job = { ...rest, boat: { ...boat, id, name, ...more } };
-  return { id, line: lineOf(job), judged: null, job };
+  return { id, line: lineOf(job), judged: null, job, usedAt: 0 };
 };
 
 const worst = draft('cormorant', { choices: { protection: { ratingA: 40 } } });
