@@ -23,6 +23,7 @@ import { mod, ShortcutsProvider, useShortcut } from '../ui/Shortcuts';
 import { usePageStyle } from '../ui/pageStyle';
 import { darkTheme, lightTheme, still } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
+import { answerTapsAtOnce } from '../ui/tapsAtOnce';
 import { whenIdle } from '../ui/whenIdle';
 import { hearTouches } from '../ui/whenQuiet';
 
@@ -83,6 +84,7 @@ export default function RootLayout() {
 
   usePageStyle(theme.palette);
   useEffect(hearTouches, []);
+  useEffect(answerTapsAtOnce, []);
 
   const shown = fontsReady || fontsFailed !== null;
   useEffect(() => (shown ? whenAnswered(yard.feed, () => void aheadAndKept()) : undefined), [shown, yard]);

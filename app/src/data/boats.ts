@@ -7,6 +7,7 @@ import { createContext, useContext, useEffect, useMemo } from 'react';
 import { noteUse } from '../device/changes';
 import { SeenContext } from '../seen';
 import { useWhileSeen } from '../useWhileSeen';
+import { whenIdle } from '../ui/whenIdle';
 import type { DraftStore } from './DraftStore';
 import type { Draft } from './draft';
 import { useYardOnDevice } from './yardOnDevice';
@@ -136,16 +137,20 @@ export function useBoat(id: string): BoatAccess {
   }, [ready, here, id, feed]);
   useEffect(() => {
     if (!ready || !here) return undefined;
-    let end = (): void => undefined;
-    // A page that is made ready uses nothing yet.
+    // A page that is made ready uses nothing yet; of one that is opened nobody waits for this.
+    let idle = (): void => undefined;
     const note = () => {
-      if (!seen.now()) return;
-      end();
-      void aboard.change((change) => noteUse(change, id, Date.now()));
+      idle();
+      idle = whenIdle(() => {
+        if (seen.now()) void aboard.change((change) => noteUse(change, id, Date.now()));
+      });
     };
-    end = seen.subscribe(note);
+    const end = seen.subscribe(note);
     note();
-    return () => end();
+    return () => {
+      idle();
+      end();
+    };
   }, [ready, here, id, aboard, seen]);
   return useMemo(() => ({ yard, draft }), [yard, draft]);
 }

@@ -8,6 +8,9 @@ import { stylesFor } from './stylesFor';
  */
 const away = { contentVisibility: 'auto', containIntrinsicSize: 'auto 200px' } as object;
 
+/** Those in sight keep their layout while the page rests (`atRest.ts`). */
+const marked = { dataSet: { card: '' } } as object;
+
 const useStyles = stylesFor((palette) => ({
   card: {
     backgroundColor: palette.surface,
@@ -22,5 +25,9 @@ const useStyles = stylesFor((palette) => ({
 /** A quiet surface that holds one thing. */
 export function Card({ children, style }: { readonly children: ReactNode; readonly style?: StyleProp<ViewStyle> }) {
   const styles = useStyles();
-  return <View style={[styles.card, style]}>{children}</View>;
+  return (
+    <View style={[styles.card, style]} {...marked}>
+      {children}
+    </View>
+  );
 }

@@ -11,7 +11,7 @@ import {
 } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
-import { layOutAtRest, SETTLED_MS } from './layOutAtRest';
+import { elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
 import { whenQuiet } from './whenQuiet';
 
 const ShownContext = createContext(true);
@@ -37,7 +37,7 @@ const { room, hidden, resting } = StyleSheet.create({
 
 /**
  * What was shown once is kept as it stands: shown again it is there at once. It fills the room around it.
- * Whatever changes in it while it is not shown is laid out before it rests.
+ * What changes in it while it rests is laid out when nobody waits for anything.
  */
 export function Kept({
   shown,
@@ -49,17 +49,22 @@ export function Kept({
   readonly of: unknown;
   readonly children: ReactNode;
 }) {
-  const [laidOut, setLaidOut] = useState<unknown>(null);
-  const ready = shown || laidOut === of;
+  const [laidOut, setLaidOut] = useState(shown);
+  const ready = shown || laidOut;
   const seen = useSeenIf(shown);
+  const root = useRef<View>(null);
   useEffect(() => {
     if (ready) return undefined;
-    const timer = setTimeout(() => setLaidOut(of), SETTLED_MS);
+    const timer = setTimeout(() => setLaidOut(true), SETTLED_MS);
     return () => clearTimeout(timer);
-  }, [ready, of]);
-  if (shown && laidOut !== of) setLaidOut(of);
-  const root = useRef<View>(null);
-  useEffect(() => (!shown && ready ? layOutAtRest(root.current as unknown as Element | null) : undefined), [shown, ready]);
+  }, [ready]);
+  if (shown && !laidOut) setLaidOut(true);
+  const wasShown = useRef(shown);
+  useEffect(() => {
+    const layOut = wasShown.current ? keepInSight : layOutAtRest;
+    wasShown.current = shown;
+    return shown || !ready ? undefined : layOut(elementOf(root.current));
+  }, [shown, ready, of]);
   return (
     <View ref={root} style={shown ? room : [room, ready ? resting : hidden]} aria-hidden={!shown}>
       <ShownContext.Provider value={shown}>

@@ -18,6 +18,7 @@ input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset
 input, textarea, button, [role="radio"] { scroll-margin-top: ${UNDER_THE_TOP}px; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }
+[data-card][data-in-sight] { content-visibility: visible !important; }
 @supports (content-visibility: hidden) {
   [data-page][aria-hidden=true] { display: flex !important; z-index: -1 !important; content-visibility: hidden; }
   [data-page=settles][aria-hidden=true] { content-visibility: visible; visibility: hidden; pointer-events: none !important; }

@@ -12,11 +12,11 @@ import {
 } from 'react';
 import { View } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
-import { layOutAtRest, SETTLED_MS } from './layOutAtRest';
+import { elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
 
 interface PageNavigation {
   isFocused(): boolean;
-  addListener(kind: 'focus', listener: () => void): () => void;
+  addListener(kind: 'focus' | 'blur', listener: () => void): () => void;
 }
 
 /**
@@ -29,14 +29,13 @@ export function resting(Screen: ComponentType<object>) {
     const navigation = useNavigation<PageNavigation>();
     const seen = useSeenOf(navigation);
     const root = useRef<View>(null);
-    const focused = navigation.isFocused();
-    const [begun, setBegun] = useState(focused);
-    if (focused && !begun) setBegun(true);
+    const [begun, setBegun] = useState(() => navigation.isFocused());
+    if (!begun && navigation.isFocused()) setBegun(true);
     // What is made ready gives way to every touch.
     useEffect(() => {
       if (!begun) startTransition(() => setBegun(true));
     }, [begun]);
-    useLaidOut(root, focused, begun);
+    useLaidOut(root, navigation, begun);
     return (
       <View ref={root} style={{ flex: 1 }}>
         <SeenContext.Provider value={seen}>{begun ? <Page /> : null}</SeenContext.Provider>
@@ -49,29 +48,40 @@ export function resting(Screen: ComponentType<object>) {
  * Keeps the layout of a page that is not shown, so that nothing of it is worked out anew when it is: the stack takes such a
  * page out of the layout, the style of the whole page (`pageStyle.ts`) goes over that.
  */
-function useLaidOut(root: RefObject<View | null>, focused: boolean, begun: boolean): void {
+function useLaidOut(root: RefObject<View | null>, navigation: PageNavigation, begun: boolean): void {
   useLayoutEffect(() => {
-    const page = pageAround(root.current);
+    const page = pageAround(elementOf(root.current));
     if (!page || !begun) return undefined;
-    // Laid out once, unseen, then left out: until it is shown again it takes no time.
-    page.dataset.page ??= focused ? 'rests' : 'settles';
-    if (page.dataset.page === 'rests') return undefined;
     let stop = (): void => undefined;
-    const timer = setTimeout(() => {
-      page.dataset.page = 'rests';
-      stop = layOutAtRest(page);
-    }, SETTLED_MS);
-    return () => {
-      clearTimeout(timer);
+    const shown = () => {
       stop();
       page.dataset.page = 'rests';
     };
-  }, [root, focused, begun]);
+    if (navigation.isFocused()) shown();
+    else {
+      // Laid out once, unseen, then left out: until it is shown it takes no time.
+      page.dataset.page = 'settles';
+      const timer = setTimeout(() => {
+        page.dataset.page = 'rests';
+        stop = layOutAtRest(page);
+      }, SETTLED_MS);
+      stop = () => clearTimeout(timer);
+    }
+    const under = () => {
+      stop();
+      stop = keepInSight(page);
+    };
+    const ends = [navigation.addListener('focus', shown), navigation.addListener('blur', under)];
+    return () => {
+      stop();
+      for (const end of ends) end();
+    };
+  }, [root, navigation, begun]);
 }
 
 /** What the stack shows and hides: around what it puts around a page. */
-function pageAround(root: View | null): HTMLElement | null {
-  return (root as unknown as HTMLElement | null)?.parentElement?.parentElement?.parentElement ?? null;
+function pageAround(root: HTMLElement | null): HTMLElement | null {
+  return root?.parentElement?.parentElement?.parentElement ?? null;
 }
 
 /** Seen as long as its page is the one that is shown. A page that was made ready gets its place in the stack when it is. */

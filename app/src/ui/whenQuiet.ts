@@ -23,22 +23,53 @@ export function hearTouches(): () => void {
   };
 }
 
+interface Wish {
+  readonly call: () => void;
+  readonly sinceMs: number;
+}
+
+const wishes: Wish[] = [];
+let takeBack: (() => void) | null = null;
+
+const left = ({ sinceMs }: Wish) => (lastTouchMs < sinceMs ? 0 : lastTouchMs + QUIET_MS - performance.now());
+
+/** Waits for what may be done soonest. */
+function waitForNext(): void {
+  takeBack?.();
+  takeBack = null;
+  const [first, ...others] = wishes;
+  if (!first) return;
+  const next = others.reduce((soonest, wish) => (left(wish) < left(soonest) ? wish : soonest), first);
+  const ms = left(next);
+  if (ms > 0) {
+    const timer = setTimeout(waitForNext, ms);
+    takeBack = () => clearTimeout(timer);
+    return;
+  }
+  takeBack = whenIdle(() => {
+    takeBack = null;
+    if (left(next) <= 0) {
+      wishes.splice(wishes.indexOf(next), 1);
+      next.call();
+    }
+    waitForNext();
+  });
+}
+
 /**
  * Calls when nobody touched anything for a while and the browser has nothing else to do: a tap in the middle of heavy work
- * would have to wait for it.
+ * would have to wait for it. One call after the other, each when the browser has done what the one before began.
  * @param sinceMs touches before this are no reason to wait, ms of the page’s clock
  * @returns what takes the call back
  */
 export function whenQuiet(call: () => void, sinceMs = -Infinity): () => void {
-  const left = () => (lastTouchMs < sinceMs ? 0 : lastTouchMs + QUIET_MS - performance.now());
-  let takeBack: () => void = () => undefined;
-  const wait = (): void => {
-    const ms = left();
-    if (ms > 0) {
-      const timer = setTimeout(wait, ms);
-      takeBack = () => clearTimeout(timer);
-    } else takeBack = whenIdle(() => (left() > 0 ? wait() : call()));
+  const wish = { call, sinceMs };
+  wishes.push(wish);
+  if (!takeBack || wishes.length === 1 || left(wish) <= 0) waitForNext();
+  return () => {
+    const at = wishes.indexOf(wish);
+    if (at < 0) return;
+    wishes.splice(at, 1);
+    waitForNext();
   };
-  wait();
-  return () => takeBack();
 }

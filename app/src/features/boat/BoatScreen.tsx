@@ -3,7 +3,7 @@ import { summaryOf } from '@harbor-latch/core/assess/summary';
 import type { Circuit } from '@harbor-latch/core/job/index';
 import { conductorList } from '@harbor-latch/core/documents/conductorList';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { useAssessment, useAssessments } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
@@ -36,13 +36,13 @@ import { SaveStatus } from '../../saving/SaveStatus';
 export function BoatScreen() {
   const { boatId } = useLocalSearchParams<{ boatId: string }>();
   const { draft, yard } = useBoat(boatId);
-  return draft ? <Boat draft={draft} /> : <Absent yard={yard} what="boat" back="/" />;
+  return draft ? <Boat key={boatId} draft={draft} /> : <Absent yard={yard} what="boat" back="/" />;
 }
 
 /** Before the first answer. */
 const NOT_YET: Assessment = { circuits: [], findings: [] };
 
-function Boat({ draft }: { readonly draft: Draft }) {
+const Boat = memo(function Boat({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const router = useRouter();
   const [naming, setNaming] = useState(false);
@@ -103,7 +103,7 @@ function Boat({ draft }: { readonly draft: Draft }) {
       {naming ? <NewCircuitDialog job={job} onCircuit={addCircuit} onClose={() => setNaming(false)} /> : null}
     </Screen>
   );
-}
+});
 
 /** Where its first circuit opens, the likeliest to be opened. */
 function firstCircuit({ id, job }: Draft, assessed: Assessment['circuits']): string | null {
