@@ -62,9 +62,9 @@ export function answerTapsAtOnce(): () => void {
     if (isText(typed)) typed.blur();
     surface.click();
   };
-  /** The browser's own click on what was answered already, or on what came to lie there since. */
+  /** The browser's own click on what was answered already, or on what came to lie there since. One without a finger, as a key's, counts none. */
   const click = (event: MouseEvent) => {
-    if (!answered || !event.isTrusted || event.timeStamp - answered.ms > CLICK_FOLLOWS_MS) return;
+    if (!answered || event.detail === 0 || event.timeStamp - answered.ms > CLICK_FOLLOWS_MS) return;
     if (Math.hypot(event.clientX - answered.x, event.clientY - answered.y) > 2 * SLOP_PX) return;
     answered = null;
     event.preventDefault();
@@ -81,7 +81,8 @@ export function answerTapsAtOnce(): () => void {
     ['click', click],
     ['scroll', moved],
   ] as const;
-  for (const [kind, hear] of ears) addEventListener(kind, hear as EventListener, { capture: true, passive: kind !== 'click' });
+  for (const [kind, hear] of ears)
+    addEventListener(kind, hear as EventListener, { capture: true, passive: kind !== 'click' });
   return () => {
     for (const [kind, hear] of ears) removeEventListener(kind, hear as EventListener, { capture: true });
   };

@@ -68,4 +68,28 @@ describe('what nobody waits for', () => {
     expect(done).toHaveBeenCalledTimes(1);
     expect(takenBack).not.toHaveBeenCalled();
   });
+
+  it('is done one thing after the other, each when the browser is idle again', () => {
+    const done: string[] = [];
+    touch();
+    for (const name of ['first', 'second', 'third']) whenQuiet(() => done.push(name));
+    jest.advanceTimersByTime(2010);
+    for (const expected of [['first'], ['first', 'second'], ['first', 'second', 'third']]) {
+      browserIsIdle();
+      expect(done).toEqual(expected);
+    }
+  });
+
+  it('lets what need not wait for a touch go before what must', () => {
+    const [waits, goes] = [jest.fn(), jest.fn()];
+    touch();
+    whenQuiet(waits);
+    jest.advanceTimersByTime(10);
+    whenQuiet(goes, performance.now());
+    browserIsIdle();
+    expect([waits.mock.calls.length, goes.mock.calls.length]).toEqual([0, 1]);
+    jest.advanceTimersByTime(2000);
+    browserIsIdle();
+    expect(waits).toHaveBeenCalledTimes(1);
+  });
 });

@@ -1,0 +1,72 @@
+import { keepInSight, layOutAtRest } from './atRest';
+import { hearTouches } from './whenQuiet';
+
+let idle: (() => void)[] = [];
+let end: () => void = () => undefined;
+const browserIsIdle = () => idle.splice(0).forEach((call) => call());
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  idle = [];
+  Object.assign(window, {
+    innerHeight: 844,
+    requestIdleCallback: (call: () => void) => idle.push(call),
+    cancelIdleCallback: (which: number) => {
+      idle[which - 1] = () => undefined;
+    },
+  });
+  end = hearTouches();
+});
+afterEach(() => {
+  end();
+  jest.useRealTimers();
+});
+
+/** A room with cards that lie so, px. */
+function room(...cards: readonly (readonly [top: number, bottom: number])[]): HTMLElement {
+  const element = document.createElement('div');
+  for (const [top, bottom] of cards) {
+    const card = element.appendChild(document.createElement('div'));
+    card.dataset.card = '';
+    card.getBoundingClientRect = () => ({ top, bottom }) as DOMRect;
+  }
+  return element;
+}
+
+const inSight = (element: HTMLElement) =>
+  [...element.children].map((card) => (card as HTMLElement).dataset.inSight !== undefined);
+
+describe('what rests', () => {
+  it('keeps the cards laid out that are in sight, a pixel of them at least', () => {
+    const element = room([-200, 0], [-200, 1], [100, 300], [843, 900], [844, 900]);
+    keepInSight(element);
+    browserIsIdle();
+    expect(inSight(element)).toEqual([false, true, true, true, false]);
+  });
+
+  it('lets a card go that is in sight no more', () => {
+    const element = room([100, 300]);
+    keepInSight(element);
+    browserIsIdle();
+    (element.firstElementChild as HTMLElement).getBoundingClientRect = () => ({ top: 900, bottom: 950 }) as DOMRect;
+    keepInSight(element);
+    browserIsIdle();
+    expect(inSight(element)).toEqual([false]);
+  });
+
+  it('is laid out after a change once nobody touched anything for two seconds, or not at all once that is taken back', () => {
+    const [element, other] = [room([100, 300]), room([100, 300])];
+    const touch = new Event('pointerdown');
+    Object.defineProperty(touch, 'timeStamp', { value: performance.now() });
+    dispatchEvent(touch);
+    layOutAtRest(element);
+    layOutAtRest(other)();
+    jest.advanceTimersByTime(1990);
+    browserIsIdle();
+    expect(inSight(element)).toEqual([false]);
+    jest.advanceTimersByTime(20);
+    browserIsIdle();
+    browserIsIdle();
+    expect([inSight(element), inSight(other)]).toEqual([[true], [false]]);
+  });
+});
