@@ -7,6 +7,8 @@ import type { Drawing, PlacedPart, PlacedWire } from '@harbor-latch/core/drawing
 import { clicked } from './clicked';
 import { arrowsAlong, type Arrow } from './flow';
 import { arrowSize, FLOWS_FROM_A, type TerminalTouch } from './live';
+import { besideTerminal } from '@harbor-latch/core/drawing/besideTerminal';
+import type { Box, Point } from '@harbor-latch/core/drawing/geometry';
 import { shapeOf } from '@harbor-latch/core/drawing/symbols';
 
 /** What is seen of a current. */
@@ -161,7 +163,14 @@ export function Terminals({
           <G key={`${x} ${y}`} {...pressable}>
             <Circle cx={x} cy={y} r={19} fill="transparent" />
             <Circle cx={x} cy={y} r={6.5} fill={palette.surface} stroke={palette.accent} strokeWidth={2.4} />
-            {probe ? <Probe x={x} y={y} letter={probe === 'red' ? '+' : '−'} palette={palette} /> : null}
+            {probe ? (
+              <Probe
+                at={{ x, y }}
+                sign={signAt(drawing, { x, y }, places)}
+                letter={probe === 'red' ? '+' : '−'}
+                palette={palette}
+              />
+            ) : null}
           </G>
         );
       })}
@@ -184,6 +193,10 @@ export function Probes({
     const port = placed && at ? shapeOf(placed.part, { laneStep: placed.laneStep }).ports[at.terminal] : undefined;
     return placed && port ? { x: placed.at.x + port.x, y: placed.at.y + port.y } : null;
   };
+  const otherThan = (probe: 'red' | 'black') => {
+    const other = placeOf(lit[probe === 'red' ? 'black' : 'red']);
+    return other ? [other] : [];
+  };
   return (
     <>
       {(['black', 'red'] as const).map((probe) => {
@@ -191,7 +204,12 @@ export function Probes({
         return at ? (
           <G key={probe}>
             <Circle cx={at.x} cy={at.y} r={20} fill={palette.accent} fillOpacity={0.22} />
-            <Probe x={at.x} y={at.y} letter={probe === 'red' ? '+' : '−'} palette={palette} />
+            <Probe
+              at={at}
+              sign={signAt(drawing, at, otherThan(probe))}
+              letter={probe === 'red' ? '+' : '−'}
+              palette={palette}
+            />
           </G>
         ) : null;
       })}
@@ -199,22 +217,33 @@ export function Probes({
   );
 }
 
+const SIGN = 24;
+
+/** Where a probe's sign stands: on no word and on no other of the terminals given. */
+function signAt(drawing: Drawing, at: Point, terminals: readonly Point[]): Box {
+  const others = terminals
+    .filter(({ x, y }) => x !== at.x || y !== at.y)
+    .map(({ x, y }) => ({ x: x - 8, y: y - 8, width: 16, height: 16 }));
+  return besideTerminal(drawing, at, SIGN, others);
+}
+
 function Probe({
-  x,
-  y,
+  at,
+  sign,
   letter,
   palette,
 }: {
-  readonly x: number;
-  readonly y: number;
+  readonly at: Point;
+  readonly sign: Box;
   readonly letter: string;
   readonly palette: Palette;
 }) {
+  const [x, y] = [sign.x + SIGN / 2, sign.y + SIGN / 2];
   return (
     <G>
-      <Path d={`M${x} ${y} L${x + 16} ${y - 16}`} stroke={palette.accent} strokeWidth={3} />
-      <Rect x={x + 10} y={y - 36} width={24} height={24} rx={6} fill={palette.accent} />
-      <SvgText x={x + 22} y={y - 18} fontFamily={fonts.bold} fontSize={18} fill={palette.onAccent} textAnchor="middle">
+      <Path d={`M${at.x} ${at.y} L${x} ${y}`} stroke={palette.accent} strokeWidth={3} />
+      <Rect x={sign.x} y={sign.y} width={SIGN} height={SIGN} rx={6} fill={palette.accent} />
+      <SvgText x={x} y={y + 6} fontFamily={fonts.bold} fontSize={18} fill={palette.onAccent} textAnchor="middle">
         {letter}
       </SvgText>
     </G>
