@@ -1,5 +1,5 @@
-import { onDevice, phoneOnLink } from '../signal';
 import type { Page } from '@playwright/test';
+import { onDevice, phoneOnLink } from '../signal';
 import { addBoat, demoBoat, expect, goTo, open, placesOf, storedBoat, test } from '../yard';
 
 test.use({ serviceWorkers: 'allow' });
