@@ -217,7 +217,9 @@ export async function phoneFigures(
       taps: taken.length,
     };
     figures.push(figure);
-    process.stderr.write(`${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms (${taken.map(Math.round).join(' ')})\n`);
+    process.stderr.write(
+      `${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms (${taken.map(Math.round).join(' ')})\n`,
+    );
   }
   const run = only.test('run played') ? await framesOfRun(page, cdp) : null;
   await browser.close();

@@ -24,7 +24,7 @@ import { usePageStyle } from '../ui/pageStyle';
 import { darkTheme, lightTheme, still } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
 import { answerTapsAtOnce } from '../ui/tapsAtOnce';
-import { whenIdle } from '../ui/whenIdle';
+import { whenIdle } from '../whenIdle';
 import { hearTouches } from '../ui/whenQuiet';
 
 const textScale = { usual: 1, large: 1.15, largest: 1.3, double: 2 } as const;

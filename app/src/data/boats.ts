@@ -7,7 +7,7 @@ import { createContext, useContext, useEffect, useMemo } from 'react';
 import { noteUse } from '../device/changes';
 import { SeenContext } from '../seen';
 import { useWhileSeen } from '../useWhileSeen';
-import { whenIdle } from '../ui/whenIdle';
+import { whenIdle } from '../whenIdle';
 import type { DraftStore } from './DraftStore';
 import type { Draft } from './draft';
 import { useYardOnDevice } from './yardOnDevice';

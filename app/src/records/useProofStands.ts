@@ -2,7 +2,7 @@ import { proofStands, type ProofStands } from '@harbor-latch/core/prove/proofSta
 import { standing, type KnownEntry } from '@harbor-latch/core/records/known';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useYardOnDevice } from '../data/yardOnDevice';
-import { whenIdle } from '../ui/whenIdle';
+import { whenIdle } from '../whenIdle';
 import { useWhileSeen } from '../useWhileSeen';
 
 /** How the proof of a circuit stands, by what this device has; null where nothing was begun, or until that was read. */

@@ -1,5 +1,5 @@
 import type { View } from 'react-native';
-import { whenIdle } from './whenIdle';
+import { whenIdle } from '../whenIdle';
 import { whenQuiet } from './whenQuiet';
 
 /** So long after it was first shown all of a page, what comes gradually too, was laid out, ms. */

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { startTransition, useCallback, useEffect, useState } from 'react';
-import { whenIdle } from '../../ui/whenIdle';
+import { whenIdle } from '../../whenIdle';
 import { useQuietMoment } from '../../ui/useQuietMoment';
 import type { PlaceKey, Station } from './atStation';
 import { placeOf } from './places';
