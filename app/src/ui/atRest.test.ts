@@ -1,20 +1,12 @@
 import { keepInSight, layOutAtRest } from './atRest';
+import { browserIsIdle, browserThatIsBusy, touch } from './idleBrowser.fixture';
 import { hearTouches } from './whenQuiet';
 
-let idle: (() => void)[] = [];
 let end: () => void = () => undefined;
-const browserIsIdle = () => idle.splice(0).forEach((call) => call());
 
 beforeEach(() => {
-  jest.useFakeTimers();
-  idle = [];
-  Object.assign(window, {
-    innerHeight: 844,
-    requestIdleCallback: (call: () => void) => idle.push(call),
-    cancelIdleCallback: (which: number) => {
-      idle[which - 1] = () => undefined;
-    },
-  });
+  browserThatIsBusy();
+  Object.assign(window, { innerHeight: 844 });
   end = hearTouches();
 });
 afterEach(() => {
@@ -56,9 +48,7 @@ describe('what rests', () => {
 
   it('is laid out after a change once nobody touched anything for two seconds, or not at all once that is taken back', () => {
     const [element, other] = [room([100, 300]), room([100, 300])];
-    const touch = new Event('pointerdown');
-    Object.defineProperty(touch, 'timeStamp', { value: performance.now() });
-    dispatchEvent(touch);
+    touch();
     layOutAtRest(element);
     layOutAtRest(other)();
     jest.advanceTimersByTime(1990);

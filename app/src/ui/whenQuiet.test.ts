@@ -1,30 +1,16 @@
+import { browserIsIdle, browserThatIsBusy, touch } from './idleBrowser.fixture';
 import { hearTouches, noteMovement, whenQuiet } from './whenQuiet';
 
-let idle: (() => void)[] = [];
 let end: () => void = () => undefined;
 
 beforeEach(() => {
-  jest.useFakeTimers();
-  idle = [];
-  Object.assign(window, {
-    requestIdleCallback: (call: () => void) => idle.push(call),
-    cancelIdleCallback: (which: number) => {
-      idle[which - 1] = () => undefined;
-    },
-  });
+  browserThatIsBusy();
   end = hearTouches();
 });
 afterEach(() => {
   end();
   jest.useRealTimers();
 });
-
-const touch = () => {
-  const event = new Event('pointerdown');
-  Object.defineProperty(event, 'timeStamp', { value: performance.now() });
-  dispatchEvent(event);
-};
-const browserIsIdle = () => idle.splice(0).forEach((call) => call());
 
 describe('what nobody waits for', () => {
   it('is done once nobody touched anything for two seconds', () => {
