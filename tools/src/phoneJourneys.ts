@@ -16,9 +16,14 @@ export interface Action {
   readonly by?: { readonly key: string } | { readonly dragged: readonly [number, number] };
   /**
    * Words that stand on the page, to be seen, once what was asked for is painted; the field or the
-   * slider whose value then is another; or the choice that is then made.
+   * slider whose value then is another; the choice that is then made; or the name that a row then has.
    */
-  readonly answered: RegExp | { readonly field: string } | { readonly slider: string } | { readonly chosen: string };
+  readonly answered:
+    | RegExp
+    | { readonly field: string }
+    | { readonly slider: string }
+    | { readonly chosen: string }
+    | { readonly row: string };
 }
 
 const alderWren = '/boat/a1de0000-3e4e-4c1a-9b0a-000000000001';
@@ -80,6 +85,19 @@ const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
   touch: tabOf(name),
   answered: shown[name],
 });
+
+/** Another size for a feed. */
+const sizeChip: Pick<Action, 'before' | 'touch'> = {
+  before: async (page) => {
+    if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
+    const closed = page.getByRole('button', { name: /^Feed, .*: open$/ }).filter({ visible: true });
+    if ((await closed.count()) > 0) await closed.click();
+    await tap(page, { role: 'radio', name: /^12 AWG/ });
+    await page.getByRole('button', { name: /^Feed, 12 AWG/ }).waitFor();
+    await page.waitForTimeout(400);
+  },
+  touch: { role: 'radio', name: /^10 AWG/ },
+};
 
 /** Everyday taps, in the order of a job. */
 export const actions: readonly Action[] = [
@@ -215,20 +233,8 @@ export const actions: readonly Action[] = [
     touch: { role: 'button', name: /^Use / },
     answered: /^Done: /,
   },
-  {
-    name: 'size chip',
-    kind: 'figures',
-    before: async (page) => {
-      if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
-      const closed = page.getByRole('button', { name: /^Feed, .*: open$/ }).filter({ visible: true });
-      if ((await closed.count()) > 0) await closed.click();
-      await tap(page, { role: 'radio', name: /^12 AWG/ });
-      await page.getByRole('button', { name: /^Feed, 12 AWG/ }).waitFor();
-      await page.waitForTimeout(400);
-    },
-    touch: { role: 'radio', name: /^10 AWG/ },
-    answered: { chosen: '10 AWG' },
-  },
+  { ...sizeChip, name: 'size chip', kind: 'step', answered: { chosen: '10 AWG' } },
+  { ...sizeChip, name: 'size chip, new figures', kind: 'figures', answered: { row: 'Feed, 10 AWG' } },
 ];
 
 const enginePump = '/boat/105a0000-3e4e-4c1a-9b0a-000000000002/105a0000-3e4e-4c1a-9b0a-0000000000c1';
