@@ -110,6 +110,25 @@ describe('a tap', () => {
     expect(later(10, {}, () => told(words, 'pointerdown', { pointerType: 'mouse' }))).toBe(false);
   });
 
+  it.each([
+    'pointerover',
+    'pointerdown',
+    'gotpointercapture',
+    'pointermove',
+    'pointerup',
+    'pointercancel',
+    'lostpointercapture',
+    'pointerout',
+  ])('has nothing in the page searched for who hears its %s; a mouse’s is told', (kind) => {
+    const heard = jest.fn();
+    document.body.addEventListener(kind, heard);
+    told(words, kind);
+    expect(heard).not.toHaveBeenCalled();
+    told(words, kind, { pointerType: 'mouse' });
+    expect(heard).toHaveBeenCalledTimes(1);
+    document.body.removeEventListener(kind, heard);
+  });
+
   it('is left to the browser once that ended', () => {
     end();
     tap();

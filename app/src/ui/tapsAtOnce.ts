@@ -7,6 +7,18 @@ const MOVING_MS = 150;
 /** So long after a tap the browser's own click may follow, ms. */
 const CLICK_FOLLOWS_MS = 700;
 
+/** What is told of a finger beside its touches. Nothing in the page hears it, and yet the renderer would look through all of it for who does. */
+const UNHEARD = [
+  'pointerover',
+  'pointerdown',
+  'gotpointercapture',
+  'pointermove',
+  'pointerup',
+  'pointercancel',
+  'lostpointercapture',
+  'pointerout',
+] as const;
+
 interface Finger {
   readonly id: number;
   readonly x: number;
@@ -74,7 +86,12 @@ export function answerTapsAtOnce(): () => void {
     movedMs = event.timeStamp;
   };
 
+  const unheard = (event: PointerEvent) => {
+    if (event.pointerType === 'touch') event.stopPropagation();
+  };
+
   const ears = [
+    ...UNHEARD.map((kind) => [kind, unheard] as const),
     ['pointerdown', down],
     ['pointerup', up],
     ['pointercancel', gone],

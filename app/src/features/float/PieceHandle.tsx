@@ -1,4 +1,5 @@
 import { memo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { View, type GestureResponderEvent } from 'react-native';
 import type { Cut, Scale } from '../../drawing/wellDrawing';
 import { usePalette } from '../../ui/theme';
@@ -81,7 +82,10 @@ export const PieceHandle = memo(function PieceHandle({
         setHeld(true);
       }}
       onResponderMove={(event) => {
-        if (piece.movable && far(event)) onMoving(piece.id, dragged(event));
+        if (!piece.movable || !far(event)) return;
+        const to = dragged(event);
+        // It goes with the finger: painted in the frame that tells of the finger, not in the one after.
+        flushSync(() => onMoving(piece.id, to));
       }}
       onResponderRelease={(event) => {
         setHeld(false);
