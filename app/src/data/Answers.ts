@@ -31,6 +31,8 @@ interface Wanted {
 export class Answers<Answer> {
   private readonly held = new Map<string, Answered<Answer>>();
   private readonly wanted = new Map<string, Wanted>();
+  /** What is being answered, by boat and units. */
+  private readonly asked = new Map<string, Job>();
   private readonly listeners = new Set<() => void>();
   private busy = false;
 
@@ -57,7 +59,7 @@ export class Answers<Answer> {
   want(job: Job, units: UnitSystem): void {
     const key = keyOf(job, units);
     this.wanted.delete(key);
-    if (this.held.get(key)?.job === job) return;
+    if (this.asked.get(key) === job || (!this.asked.has(key) && this.held.get(key)?.job === job)) return;
     this.wanted.set(key, { key, job, units });
     if (!this.busy) void this.work();
   }
@@ -86,7 +88,9 @@ export class Answers<Answer> {
     this.busy = true;
     for (let some = this.takeSome(); some.length > 0; some = this.takeSome()) {
       const asked = some.map(({ key, job, units }) => ({ job, units, before: this.held.get(key)?.answer }));
+      for (const { key, job } of some) this.asked.set(key, job);
       const answers = await this.ask(asked).catch(() => []);
+      this.asked.clear();
       some.forEach(({ key, job }, at) => {
         const answer = answers[at] ?? undefined;
         const failed = answer === undefined;

@@ -73,6 +73,15 @@ export function useAssessment(job: Job): AssessedBoat {
   return { known: known?.answer ?? null, current: answered && !known.failed, failed: answered && known.failed };
 }
 
+/** Has a boat assessed as she now is, ahead of the page that will show it. */
+export function useAssessedAhead(job: Job | undefined): void {
+  const { boats } = useAssessments();
+  const units = useUnits();
+  useEffect(() => {
+    if (job) boats.want(job, units);
+  }, [boats, job, units]);
+}
+
 /** A few lines of each of several boats, by boat; of those that are known. */
 export function useLines(jobs: readonly Job[]): ReadonlyMap<string, BoatSummary> {
   const { lines } = useAssessments();

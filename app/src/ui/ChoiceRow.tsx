@@ -5,7 +5,7 @@ import { PressRow } from './PressRow';
 import { roving } from './roving';
 import { standingLook } from './Standing';
 import { stylesFor } from './stylesFor';
-import { fonts, usePalette } from './theme';
+import { usePalette } from './theme';
 import { Words } from './Words';
 
 export interface Choice<T extends string> {
@@ -67,8 +67,13 @@ const useStyles = stylesFor((palette) => {
   return {
     row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, flexShrink: 1 },
     choice,
-    chosen: { ...choice, borderWidth: 2, borderColor: palette.accent, backgroundColor: palette.accentSoft },
-    taken: { fontFamily: fonts.medium },
+    // Chosen it takes the same room: none of the others moves.
+    chosen: {
+      ...choice,
+      borderColor: palette.accent,
+      boxShadow: `inset 0 0 0 1px ${palette.accent}`,
+      backgroundColor: palette.accentSoft,
+    },
   };
 });
 
@@ -128,7 +133,7 @@ const OneChoice = memo(function OneChoice({
       style={chosen ? styles.chosen : styles.choice}
     >
       {look ? <Icon name={look.icon} size={16} color={palette[look.ink]} /> : null}
-      <Words style={chosen ? styles.taken : null}>{words}</Words>
+      <Words>{words}</Words>
     </PressRow>
   );
 });

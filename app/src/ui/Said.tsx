@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, startTransition, useContext, useMemo, useState, type ReactNode } from 'react';
 import { Portal, Snackbar } from 'react-native-paper';
 import { footHeight } from './pageFoot';
 
@@ -6,6 +6,9 @@ interface Saying {
   readonly text: string;
   readonly undo?: () => void;
 }
+
+/** It is there at once: what comes in gently here has a frame painted every few milliseconds while what follows from the touch waits. */
+const STILL = { animation: { scale: 0 } };
 
 const SaidContext = createContext<(saying: Saying) => void>(() => undefined);
 
@@ -23,9 +26,14 @@ export function SaidProvider({ children }: { readonly children: ReactNode }) {
   const [above, setAbove] = useState(0);
   const say = useMemo(
     () => (next: Saying) => {
-      setAbove(footHeight());
-      setSaying(next);
-      setCount((before) => before + 1);
+      const foot = footHeight();
+      // What was touched answers first; that it is done is said right after.
+      const show = () => {
+        setAbove(foot);
+        setSaying(next);
+        setCount((before) => before + 1);
+      };
+      startTransition(show);
     },
     [],
   );
@@ -35,6 +43,7 @@ export function SaidProvider({ children }: { readonly children: ReactNode }) {
       <Portal>
         <Snackbar
           key={count}
+          theme={STILL}
           visible={saying !== null}
           onDismiss={close}
           duration={7000}

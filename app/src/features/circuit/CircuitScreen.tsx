@@ -5,7 +5,7 @@ import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { useAssessment } from '../../data/assessment';
+import { useAssessedAhead, useAssessment } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
 import { useCircuits } from '../../data/circuits';
@@ -47,7 +47,10 @@ export function CircuitScreen() {
     circuitId: string;
     station: string;
   }>();
-  const { draft: now, yard } = useBoat(boatId);
+  const { draft: newest, yard } = useBoat(boatId);
+  const [now, setNow] = useState(newest);
+  if (now !== newest && !(now && newest && sameToStations(now, newest))) setNow(newest);
+  useAssessedAhead(now?.job);
   // The field or button that was touched answers at once by itself; what else follows from it comes right after. Not so where
   // the circuit goes or stands elsewhere in the boat: the fields below would look for themselves where they are no more.
   const before = useDeferredValue(now);
@@ -93,8 +96,6 @@ const Circuit = memo(function Circuit({
   const wide = room.layout === 'wide';
   const shown = station === 'drawing' && wide ? last : station;
   const kept = useStationsKept(shown, wide);
-  const [steady, setSteady] = useState(draft);
-  if (steady !== draft && !sameToStations(steady, draft)) setSteady(draft);
   const boat = useAssessment(draft.job);
   const all = useCircuits(draft.job, boat);
   const { current, failed } = boat;
@@ -105,13 +106,13 @@ const Circuit = memo(function Circuit({
   // The same for every station and every tap on one: those that nothing has changed for are not shown anew.
   const at = useMemo((): AtStation | null => {
     if (!assessed) return null;
-    const { id, job } = steady;
+    const { id, job } = draft;
     const onJob = (changed: Job, said: string) => {
       drafts.replaceSeen(id, job, changed);
       say(said, () => drafts.undo(id));
     };
     return {
-      draft: steady,
+      draft,
       index,
       assessed,
       all,
@@ -126,7 +127,7 @@ const Circuit = memo(function Circuit({
       onGo: go,
       onBoat: toBoat,
     };
-  }, [steady, index, assessed, all, current, failed, room, selected, drafts, say, go, toBoat]);
+  }, [draft, index, assessed, all, current, failed, room, selected, drafts, say, go, toBoat]);
   const undo = useStable(() => drafts.undo(draft.id));
   useShortcut(undoKey, undo);
   useShortcut(stepKeys, (key) => {
