@@ -1,8 +1,10 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { needsOf } from '@harbor-latch/core/assess/needs';
-import type { Job } from '@harbor-latch/core/job/index';
+import type { Choices, Job } from '@harbor-latch/core/job/index';
 import { useMemo } from 'react';
+import { useWhileSeen } from '../useWhileSeen';
 import type { AssessedBoat } from './assessment';
+import { useDrafts } from './boats';
 
 /**
  * A circuit as it was last assessed, under its own fields as they now are; what is
@@ -28,4 +30,15 @@ function underFields(last: AssessedCircuit, circuit: Job['circuits'][number]): A
   const one = { ...last, circuit };
   underFieldsKnown.set(last, one);
   return one;
+}
+
+const NONE: Choices = {};
+
+/** What is chosen for a circuit at this moment, ahead of what follows from it. */
+export function useChoicesNow(boatId: string, circuitId: string): Choices {
+  const drafts = useDrafts();
+  return useWhileSeen(drafts, () => {
+    const circuits = drafts.all().get(boatId)?.job.circuits;
+    return circuits?.find(({ id }) => id === circuitId)?.choices ?? NONE;
+  });
 }

@@ -97,14 +97,18 @@ function copied<T>(plain: T): T {
 }
 
 /** Assessments made at once, and told as a worker would: as copies, a little later. */
-function assessmentsAtOnce(): Assessments {
+function assessmentsAtOnce(working: Set<Promise<unknown>>): Assessments {
   const work = new AssessWork();
+  const copyOf = async <T,>(answer: Promise<T>): Promise<T> => {
+    working.add(answer);
+    return copied(await answer.finally(() => working.delete(answer)));
+  };
   return new Assessments({
     assessAll: async (...asked) => copied(work.assessAll(...asked)),
     summaries: async (...asked) => copied(work.summaries(...asked)),
     fixes: async (...asked) => copied(work.fixes(...asked)),
     alternatives: async (...asked) => copied(work.alternatives(...asked)),
-    verdicts: async (...asked) => copied(work.verdicts(...asked)),
+    verdicts: (...asked) => copyOf(work.verdicts(...asked)),
     building: async (...asked) => copied(work.building(...asked)),
     yardOrder: async (...asked) => copied(work.yardOrder(...asked)),
     proving: async (...asked) => copied(work.proving(...asked)),
@@ -129,7 +133,9 @@ function assessmentsAtOnce(): Assessments {
 export class Page {
   private readonly host = document.body.appendChild(document.createElement('div'));
   private readonly root: Root = createRoot(this.host);
-  private readonly assessments = assessmentsAtOnce();
+  /** What is still being worked out in steps. */
+  private readonly working = new Set<Promise<unknown>>();
+  private readonly assessments = assessmentsAtOnce(this.working);
 
   constructor(readonly store: DraftStore) {}
 
@@ -155,7 +161,8 @@ export class Page {
   /** Waits until what is worked out beside the page has come. */
   async settle(): Promise<this> {
     // On a busy machine one wait may end before what the frame before it asked for has begun.
-    for (let turn = 0; turn < 3; turn += 1) await act(async () => new Promise((resolve) => setTimeout(resolve, 4)));
+    for (let turn = 0; turn < 3; turn = this.working.size > 0 ? 0 : turn + 1)
+      await act(async () => new Promise((resolve) => setTimeout(resolve, 4)));
     return this;
   }
 

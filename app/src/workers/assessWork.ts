@@ -19,6 +19,7 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
 import { proxy } from 'comlink';
+import { inSteps } from './inSteps';
 import { TraceWork } from './traceWork';
 
 /** An assessed circuit by the number under which it was sent; left out where that is the one that is there already. */
@@ -158,8 +159,8 @@ export class AssessWork {
   }
 
   /** What each rating of the fuse would bring, or each size of a conductor; null where nothing is chosen. */
-  verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Verdicts | null {
-    return this.assessors[units].verdictsOf(job, circuitId, conductorId);
+  verdicts(job: Job, circuitId: string, conductorId: string | null, units: UnitSystem): Promise<Verdicts | null> {
+    return inSteps(this.assessors[units].verdictsInSteps(job, circuitId, conductorId));
   }
 
   /** What building a circuit takes; null for one that is not sized. */

@@ -98,17 +98,28 @@ export class Assessor {
    * family. Null where nothing is chosen: of what is not sized, not there, or takes its fuse from another.
    */
   verdictsOf(job: Job, circuitId: string, conductorId: string | null): Verdicts | null {
+    const steps = this.verdictsInSteps(job, circuitId, conductorId);
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+    }
+  }
+
+  /** The same one choice after the other, so that whoever asks can do something else between two of them. */
+  *verdictsInSteps(job: Job, circuitId: string, conductorId: string | null): Generator<undefined, Verdicts | null> {
     const known = this.knownOf(job);
     const own = known.find(({ assessed }) => assessed.circuit.id === circuitId);
     const { judged } = own ?? {};
     const choosing = judged && isPump(judged) ? choosingOf(judged, conductorId) : null;
     if (!own || !judged || !choosing) return null;
     const { circuit } = judged.facts;
-    const tried = Object.entries(choosing.choices).map(([value, choices]) => {
+    const tried: Record<string, readonly Judgement[] | null> = {};
+    for (const [value, choices] of Object.entries(choosing.choices)) {
       const after = this.judgedAgain(job, known, judged, own.around, { ...circuit, choices });
-      return [value, after?.judgements ?? null] as const;
-    });
-    return verdictsOf(Object.fromEntries(tried), choosing.at);
+      tried[value] = after?.judgements ?? null;
+      yield undefined;
+    }
+    return verdictsOf(tried, choosing.at);
   }
 
   private circuitFix(

@@ -1,5 +1,5 @@
 import type { Motor } from '../circuit';
-import type { Choices, Circuit, Pump } from '../job';
+import { protectionKindOf, type Choices, type Circuit, type Pump } from '../job';
 import type { CableFamily, DropSchool } from '../reference';
 import { hasPump, motorOf, planCircuit, type Plan, type PumpPlan, type SurveyedCircuit } from '../schemes';
 import { ratingInForce, type SizingMemory } from '../sizing';
@@ -33,7 +33,7 @@ export function askedOf(
   const fedA = others.reduce((sum, { pump }) => sum + pump.currentA, designCurrentA);
   const makerA = leastMakerA([circuit.pump, ...others.map(({ pump }) => pump)]);
   const answer = proposeRating({
-    kind: choices.protection?.kind ?? 'blade',
+    kind: protectionKindOf(choices),
     runningA: fedA,
     ...(makerA === null || circuit.panel?.fuse ? {} : { makerA }),
   });

@@ -5,6 +5,7 @@ export * from './fields';
 export * from './isEstimate';
 export * from './photographSchema';
 export * from './plausible';
+export * from './protectionKind';
 export * from './schema';
 export * from './newJob';
 export * from './waterFields';

@@ -10,7 +10,7 @@ import {
 import { defaults, internalResistanceOhm, protectionFamilies, restingEmfV } from '../reference';
 import { openingTime, standardRatings, type Opening, type Rating, type RatingAnswer } from '../wiring';
 import type { ConductorFacts, DeviceFacts, ProtectionFacts, SharedFeed, TapFacts } from '../findings';
-import type { Battery, Choices, Circuit } from '../job';
+import { protectionKindOf, type Battery, type Choices, type Circuit } from '../job';
 import type { PumpPlan } from '../schemes';
 import { heldIn, leastBy, some, solveIn, withPump, withSupply, type Solved } from './settings';
 import { windingTurn, type StalledDevice } from './windingTurn';
@@ -23,7 +23,7 @@ export function ratingInForce(
   shared: SharedFeed | null,
 ): Rating {
   if (shared?.rating) return shared.rating;
-  const kind = choices.protection?.kind ?? 'blade';
+  const kind = protectionKindOf(choices);
   const chosenA = choices.protection?.ratingA;
   if (chosenA !== undefined) return { kind, ratingA: chosenA };
   if (answer.found) return answer.rating;

@@ -6,6 +6,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import type { Job } from '@harbor-latch/core/job/index';
 import { useVerdicts } from '../../data/assessment';
+import { useChoicesNow } from '../../data/circuits';
 import { useUnits } from '../../data/settings';
 import { colourInWords } from '@harbor-latch/core/schemes/colourInWords';
 import { Swatch } from '../../drawing/Swatch';
@@ -24,21 +25,24 @@ export const ConductorRow = memo(function ConductorRow({
   circuitId,
   conductors,
   conductor,
-  open,
+  chosen,
   onToggle,
   onSize,
 }: {
-  readonly job: Job;
+  /** Null for one that is closed: nothing in it is another for another job. */
+  readonly job: Job | null;
   readonly circuitId: string;
   readonly conductors: readonly ConductorFacts[];
   readonly conductor: ConductorFacts;
-  readonly open: boolean;
+  /** The size that was chosen when this was worked out. */
+  readonly chosen: string | undefined;
   readonly onToggle: (id: string) => void;
   /** Chooses a size, or the proposed one again with null. */
   readonly onSize: (id: string, size: string | null) => void;
 }) {
   const palette = usePalette();
   const { planned } = conductor;
+  const open = job !== null;
   return (
     <View style={{ borderTopWidth: 1, borderColor: palette.line }}>
       <PressRow
@@ -65,6 +69,7 @@ export const ConductorRow = memo(function ConductorRow({
             job={job}
             circuitId={circuitId}
             conductor={conductor}
+            chosen={chosen}
             onSize={(size) => onSize(planned.id, size)}
           />
           <WorkingList steps={conductorWorking({ conductors }, planned.id)} />
@@ -97,18 +102,19 @@ function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts })
   );
 }
 
-function SizeChoice({
-  job,
-  circuitId,
-  conductor,
-  onSize,
-}: {
+interface SizeChoiceProps {
   readonly job: Job;
   readonly circuitId: string;
   readonly conductor: ConductorFacts;
+  readonly chosen: string | undefined;
   readonly onSize: (size: string | null) => void;
-}) {
+}
+
+function SizeChoice({ job, circuitId, conductor, chosen, onSize }: SizeChoiceProps) {
   const verdicts = useVerdicts(job, circuitId, conductor.planned.id);
+  const now = useChoicesNow(job.boat.id, circuitId).conductors?.[conductor.planned.id];
+  // The choice stands where it was touched at once; the figures follow.
+  const taken = now === chosen ? conductor.size : (now ?? conductor.proposedSize);
   const choices = conductorSizes[conductor.family].map(({ size }) => ({
     value: size,
     ...verdictAt(verdicts, size),
@@ -122,21 +128,16 @@ function SizeChoice({
       <ChoiceRow
         label={`Size of the ${conductor.planned.name.toLowerCase()}`}
         choices={choices}
-        value={conductor.size}
+        value={taken}
         onChoose={(size) => onSize(size === conductor.proposedSize ? null : size)}
       />
-      <VerdictLines verdicts={verdicts} values={choices.map(({ value }) => value)} taken={conductor.size} />
+      <VerdictLines verdicts={verdicts} values={choices.map(({ value }) => value)} taken={taken} />
     </View>
   );
 }
 
 /** The choice of a size, or why there is none here. */
-function SizeAccess(props: {
-  readonly job: Job;
-  readonly circuitId: string;
-  readonly conductor: ConductorFacts;
-  readonly onSize: (size: string | null) => void;
-}) {
+function SizeAccess(props: SizeChoiceProps) {
   const { planned } = props.conductor;
   if (planned.duty === 'lead' || planned.sameSizeAs !== undefined) {
     return (

@@ -1,9 +1,11 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
 import { protectionReasons } from '@harbor-latch/core/explain/index';
+import { protectionKindOf } from '@harbor-latch/core/job/protectionKind';
 import { protectionFamilies, type ProtectionKind } from '@harbor-latch/core/reference/index';
 import { memo } from 'react';
 import { View } from 'react-native';
+import { useChoicesNow } from '../../data/circuits';
 import { Card } from '../../ui/Card';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
@@ -21,22 +23,24 @@ export interface ProtectionChoice {
   readonly ratingA: number | null;
 }
 
+interface ChoosingProps extends Pick<Sized, 'facts'> {
+  readonly boatId: string;
+  /** What each rating would bring; null until that is known. */
+  readonly verdicts: Verdicts | null;
+  readonly onChoose: (choice: ProtectionChoice) => void;
+}
+
 /** The fuse or breaker with its chain of reasons, and the choice of another. */
 export const FuseCard = memo(function FuseCard({
+  boatId,
   facts,
   findings,
   verdicts,
   onChoose,
-}: Pick<Sized, 'facts' | 'findings'> & {
-  /** What each rating would bring; null until that is known. */
-  readonly verdicts: Verdicts | null;
-  readonly onChoose: (choice: ProtectionChoice) => void;
-}) {
+}: ChoosingProps & Pick<Sized, 'findings'>) {
   const palette = usePalette();
   const { protection } = facts;
   const family = protectionFamilies[protection.kind];
-  const proposedHere = protection.proposed?.kind === protection.kind ? protection.proposed.ratingA : null;
-  const ratings = [...new Set([...family.ratingsA, protection.ratingA])].sort((a, b) => a - b);
   return (
     <Card>
       <View style={{ padding: 14, gap: 12 }}>
@@ -74,37 +78,50 @@ export const FuseCard = memo(function FuseCard({
             {`It is chosen in ${facts.sharedFeed.leaderName}, whose feed this is.`}
           </Words>
         ) : (
-          <>
-            <ChoiceRow
-              label="Kind of protection"
-              value={protection.kind}
-              choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((kind) => ({
-                value: kind,
-                label: protectionFamilies[kind].name,
-              }))}
-              onChoose={(kind: ProtectionKind) => onChoose({ kind, ratingA: null })}
-            />
-            <ChoiceRow
-              label="Rating"
-              value={String(protection.ratingA)}
-              choices={ratings.map((ratingA) => ({
-                value: String(ratingA),
-                label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,
-                ...verdictAt(verdicts, String(ratingA)),
-              }))}
-              onChoose={(ratingA) =>
-                onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })
-              }
-            />
-            <VerdictLines
-              verdicts={verdicts}
-              values={ratings.map(String)}
-              taken={String(protection.ratingA)}
-              unit={'\u00a0A'}
-            />
-          </>
+          <Choosing boatId={boatId} facts={facts} verdicts={verdicts} onChoose={onChoose} />
         )}
       </View>
     </Card>
   );
 });
+
+/** Kind and rating. What was touched stands chosen at once; the ratings of another kind come with its figures. */
+function Choosing({ boatId, facts, verdicts, onChoose }: ChoosingProps) {
+  const { protection, circuit } = facts;
+  const { choices = {} } = circuit;
+  const now = useChoicesNow(boatId, circuit.id);
+  const kind = protectionKindOf(now);
+  const proposedHere = protection.proposed?.kind === protection.kind ? protection.proposed.ratingA : null;
+  const ratings = [...new Set([...protectionFamilies[protection.kind].ratingsA, protection.ratingA])].sort(
+    (a, b) => a - b,
+  );
+  const asWorkedOut = kind === protection.kind && now.protection?.ratingA === choices.protection?.ratingA;
+  const chosenA = asWorkedOut ? protection.ratingA : (now.protection?.ratingA ?? proposedHere);
+  const taken = kind === protection.kind && chosenA !== null ? String(chosenA) : '';
+  return (
+    <>
+      <ChoiceRow
+        label="Kind of protection"
+        value={kind}
+        choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((value) => ({
+          value,
+          label: protectionFamilies[value].name,
+        }))}
+        onChoose={(chosen: ProtectionKind) => onChoose({ kind: chosen, ratingA: null })}
+      />
+      <ChoiceRow
+        label="Rating"
+        value={taken}
+        choices={ratings.map((ratingA) => ({
+          value: String(ratingA),
+          label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,
+          ...verdictAt(verdicts, String(ratingA)),
+        }))}
+        onChoose={(ratingA) =>
+          onChoose({ kind: protection.kind, ratingA: Number(ratingA) === proposedHere ? null : Number(ratingA) })
+        }
+      />
+      <VerdictLines verdicts={verdicts} values={ratings.map(String)} taken={taken} unit={'\u00a0A'} />
+    </>
+  );
+}

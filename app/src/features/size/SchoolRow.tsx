@@ -4,20 +4,24 @@ import { schoolsInWords } from '@harbor-latch/core/explain/index';
 import type { Alternative } from '@harbor-latch/core/sizing/alternatives';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { useChoicesNow } from '../../data/circuits';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
 
 /** Drop school and cable family, at hand where their effect shows. */
 export function SchoolRow({
-  choices,
+  boatId,
+  circuitId,
   alternatives,
   onChoices,
 }: {
+  readonly boatId: string;
+  readonly circuitId: string;
   /** What both schools propose; none until it is known. */
   readonly alternatives: readonly Alternative[];
-  readonly choices: Choices;
   readonly onChoices: (choices: Choices, said: string) => void;
 }) {
+  const choices = useChoicesNow(boatId, circuitId);
   const cost = useMemo(() => schoolsInWords(alternatives), [alternatives]);
   return (
     <View style={{ gap: 6 }}>

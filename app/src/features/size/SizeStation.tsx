@@ -79,7 +79,7 @@ function Sized({
           <AlarmCard assessed={assessed} />
         )}
         {assessed.status === 'sized' ? (
-          <SchoolRow choices={choices} alternatives={alternatives} onChoices={onChoices} />
+          <SchoolRow boatId={job.boat.id} circuitId={circuit.id} alternatives={alternatives} onChoices={onChoices} />
         ) : null}
         <Findings
           findings={findings.filter(({ severity }) => severity !== 'note')}
@@ -106,11 +106,11 @@ function Sized({
             return (
               <ConductorRow
                 key={id}
-                job={job}
+                job={selected === id ? job : null}
                 circuitId={circuit.id}
                 conductors={facts.conductors}
                 conductor={conductor}
-                open={selected === id}
+                chosen={facts.circuit.choices?.conductors?.[id]}
                 onToggle={toggle}
                 onSize={chooseSize}
               />
@@ -118,7 +118,13 @@ function Sized({
           })}
         </Card>
         {assessed.status === 'sized' ? (
-          <FuseCard facts={assessed.facts} findings={findings} verdicts={fuseVerdicts} onChoose={chooseProtection} />
+          <FuseCard
+            boatId={job.boat.id}
+            facts={assessed.facts}
+            findings={findings}
+            verdicts={fuseVerdicts}
+            onChoose={chooseProtection}
+          />
         ) : null}
         <Findings
           findings={findings.filter(({ severity }) => severity === 'note')}

@@ -1,6 +1,7 @@
 import { assess } from '@harbor-latch/core/assess/index';
-import type { Circuit, Job } from '@harbor-latch/core/job/index';
-import { boatWith, Page, storeWith } from '../../testing/page.fixture';
+import type { Choices, Circuit, Job } from '@harbor-latch/core/job/index';
+import { act } from 'react';
+import { boatId, boatWith, Page, storeWith } from '../../testing/page.fixture';
 import { SizeStation } from './SizeStation';
 
 let page: Page;
@@ -82,6 +83,39 @@ describe('the size station', () => {
     expect(page.text).toContain('chosen by you');
     await page.press('12 AWG, proposed, good');
     expect(changed.mock.calls[1]?.[0].choices?.conductors).toEqual({ auto: '14 AWG' });
+  });
+
+  it('shows a size, a rating, a kind and a school chosen where they were touched before what follows from them is known', async () => {
+    const job = boatWith({ choices: { conductors: { manual: '14 AWG' } } });
+    await sizing(job, 'manual');
+    const chosen = () => page.labels('[role="radio"][aria-checked="true"]');
+    expect(chosen()).toEqual(
+      expect.arrayContaining(['14 AWG, caution', '7.5\u00a0A, proposed, good', 'blade fuse', '3\u00a0% drop']),
+    );
+    const [circuit] = job.circuits;
+    const choosing = async (choices: Choices) => {
+      const circuits = circuit ? [{ ...circuit, choices }] : [];
+      act(() => page.store.change(boatId, { ...job, circuits }));
+      return page.settle();
+    };
+    // What is shown stays as it was worked out: the station is given no other answer here.
+    await choosing({
+      conductors: { manual: '10 AWG' },
+      protection: { ratingA: 20, kind: 'blade' },
+      dropSchool: 'general',
+    });
+    expect(chosen()).toEqual(expect.arrayContaining(['10 AWG, good', '10\u00a0% drop', 'blade fuse']));
+    expect(chosen().filter((label) => label.startsWith('20\u00a0A'))).toHaveLength(1);
+    expect(page.labels('[aria-expanded="true"]')).toEqual([expect.stringMatching(/, 14 AWG: close$/)]);
+    // Without a choice it is the proposed one that will stand.
+    await choosing({});
+    expect(chosen()).toEqual(
+      expect.arrayContaining(['12 AWG, proposed, good', '7.5\u00a0A, proposed, good', 'blade fuse']),
+    );
+    // Of another kind no rating is known yet.
+    await choosing({ conductors: { manual: '14 AWG' }, protection: { kind: 'thermalBreaker' } });
+    expect(chosen()).toEqual(expect.arrayContaining(['14 AWG, caution', 'thermal breaker']));
+    expect(chosen().filter((label) => label.includes('\u00a0A'))).toEqual([]);
   });
 
   it('offers no other size for the stub, which takes that of the feed, nor for the pump’s leads', async () => {
