@@ -1,5 +1,6 @@
 import { act } from 'react';
 import { createRoot } from 'react-dom/client';
+import { browserIsIdle, browserThatIsBusy } from './testing/idleBrowser.fixture';
 import { SeenContext, type Seen } from './seen';
 import { useWhileSeen } from './useWhileSeen';
 
@@ -52,5 +53,31 @@ describe('a value of a store', () => {
     expect([place.textContent, painted]).toEqual(['4', [1, 2, 4]]);
     act(() => root.unmount());
     expect([store.heard(), shown.heard()]).toEqual([0, 0]);
+  });
+
+  it('that may wait is shown once nothing else is to be done, and not at all where another came or nobody looks any more', () => {
+    browserThatIsBusy();
+    const store = telling(1);
+    const even = () => store.now() % 2 === 0;
+    const painted: number[] = [];
+    const Value = () => {
+      painted.push(useWhileSeen(store, store.now, even));
+      return null;
+    };
+    const root = createRoot(document.createElement('div'));
+    act(() => root.render(<Value />));
+    act(() => store.tell(2));
+    expect(painted).toEqual([1]);
+    act(() => browserIsIdle());
+    expect(painted).toEqual([1, 2]);
+    act(() => store.tell(4));
+    act(() => store.tell(5));
+    expect(painted).toEqual([1, 2, 5]);
+    act(() => browserIsIdle());
+    act(() => store.tell(6));
+    act(() => root.unmount());
+    act(() => browserIsIdle());
+    expect(painted).toEqual([1, 2, 5]);
+    jest.useRealTimers();
   });
 });

@@ -3,7 +3,7 @@ import type { Job } from '@harbor-latch/core/job/index';
 import { lineOf, type LineOfJob } from '@harbor-latch/core/wire/boatLine';
 import type { BoatLine } from '@harbor-latch/core/wire/index';
 import type { UnitSystem } from '@harbor-latch/core/units/index';
-import { createContext, useContext, useEffect, useMemo } from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef } from 'react';
 import { noteUse } from '../device/changes';
 import { SeenContext } from '../seen';
 import { useWhileSeen } from '../useWhileSeen';
@@ -123,11 +123,19 @@ export interface BoatAccess {
   readonly yard: YardState;
 }
 
-/** One boat of the yard; one that is not on this device is brought here. */
-export function useBoat(id: string): BoatAccess {
+/**
+ * One boat of the yard; one that is not on this device is brought here.
+ * @param same whether a draft shows nothing that another does not: then it stays the same
+ */
+export function useBoat(id: string, same: (one: Draft, other: Draft) => boolean = Object.is): BoatAccess {
   const { aboard, feed, drafts: store } = useYardOnDevice();
   const yard = useYardState();
-  const draft = useWhileSeen(store, store.all).get(id);
+  const kept = useRef<Draft | undefined>(undefined);
+  const draft = useWhileSeen(store, () => {
+    const now = store.all().get(id);
+    if (!now || !kept.current || !same(kept.current, now)) kept.current = now;
+    return kept.current;
+  });
   const ready = useWhileSeen(aboard, () => aboard.ready);
   const here = draft !== undefined;
   const seen = useContext(SeenContext);

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useCallback } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../data/boats';
 import type { Draft, SaveState } from '../data/draft';
@@ -32,7 +32,10 @@ export const SaveStatus = memo(function SaveStatus({ boat }: { readonly boat: st
   const palette = usePalette();
   const drafts = useDrafts();
   const pending = useWhileSeen(drafts, () => Object.keys(drafts.all().get(boat)?.typed ?? {}).length);
-  const look = useWhileSeen(drafts, () => lookOf(drafts.all().get(boat)));
+  const lookNow = useCallback(() => lookOf(drafts.all().get(boat)), [drafts, boat]);
+  // That it is not saved yet is said at once; that it is comes after all that follows from the change.
+  const settles = useCallback(() => lookNow() === looks.saved || lookNow() === looks.saving, [lookNow]);
+  const look = useWhileSeen(drafts, lookNow, settles);
   const words = pending === 0 ? look.words : `${pending} ${pending === 1 ? 'entry' : 'entries'} to correct`;
   return (
     <View role="status" style={{ flexDirection: 'row', gap: 4, alignItems: 'center' }}>

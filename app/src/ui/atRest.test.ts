@@ -1,5 +1,5 @@
 import { keepInSight, layOutAtRest } from './atRest';
-import { browserIsIdle, browserThatIsBusy, touch } from './idleBrowser.fixture';
+import { browserIsIdle, browserThatIsBusy, touch } from '../testing/idleBrowser.fixture';
 import { hearTouches } from './whenQuiet';
 
 let end: () => void = () => undefined;

@@ -47,9 +47,7 @@ export function CircuitScreen() {
     circuitId: string;
     station: string;
   }>();
-  const { draft: newest, yard } = useBoat(boatId);
-  const [now, setNow] = useState(newest);
-  if (now !== newest && !(now && newest && sameToStations(now, newest))) setNow(newest);
+  const { draft: now, yard } = useBoat(boatId, sameToStations);
   useAssessedAhead(now?.job);
   // The field or button that was touched answers at once by itself; what else follows from it comes right after. Not so where
   // the circuit goes or stands elsewhere in the boat: the fields below would look for themselves where they are no more.
