@@ -23,7 +23,7 @@ export interface PhoneFigure {
 
 /**
  * What watches in the page: `watchFor` begins with the next press, and is told once
- * the words, a field's or slider's new value, or a choice made, are on the page and a frame was
+ * the words, other ones than before, a field's or slider's new value, or a choice made, are on the page and a frame was
  * painted with them. It looks at nothing but what can be the answer, so that looking takes no time from what is measured:
  * at what is there already, and at what comes or changes. `watchFrames` gathers what lies between frames, and
  * `postedMs` when workers were asked.
@@ -36,9 +36,9 @@ const watcher = `
     if (message?.id) window.postedMs.set(message.id, performance.timeOrigin + performance.now());
     return post.call(this, message, ...rest);
   };
-  window.answers = ({ words, chosen, field, slider, row }) => {
-    const kind = words ? null : chosen ? '[role=radio]' : field ? 'input' : slider ? '[role=slider]' : '[role=button]';
-    const pattern = words ? new RegExp(words) : null;
+  window.answers = ({ words, other, chosen, field, slider, row }) => {
+    const kind = words || other ? null : chosen ? '[role=radio]' : field ? 'input' : slider ? '[role=slider]' : '[role=button]';
+    const pattern = words || other ? new RegExp(words ?? other) : null;
     const named = chosen ?? field ?? slider ?? row?.split(',')[0];
     const all = new Set();
     const add = (node) => {
@@ -64,7 +64,9 @@ const watcher = `
     }).observe(document.body, { subtree: true, childList: true, characterData: true });
     return all;
   };
-  window.valueOf = (all, { field }) => {
+  window.valueOf = (all, { field, other }) => {
+    const says = (text) => text.parentElement !== null && new RegExp(other).test(text.data.trim()) && window.isShown(text.parentElement);
+    if (other) return [...all].filter(says).map(({ data }) => data).join();
     const one = [...all].find(window.isShown);
     return (field ? one?.value : one?.ariaValueNow) ?? null;
   };
@@ -82,7 +84,7 @@ const watcher = `
     window.answeredMs = null;
     window.postedMs.clear();
     const all = window.answers(asked);
-    const before = asked.field || asked.slider ? window.valueOf(all, asked) : null;
+    const before = asked.field || asked.slider || asked.other ? window.valueOf(all, asked) : null;
     addEventListener(begins, (event) => {
       const begun = event.timeStamp;
       let coming = false;
@@ -174,7 +176,12 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
   const box = await target.boundingBox();
   if (!box) return null;
   const { answered } = action;
-  const asked = answered instanceof RegExp ? { words: answered.source } : answered;
+  const asked =
+    answered instanceof RegExp
+      ? { words: answered.source }
+      : 'other' in answered
+        ? { other: answered.other.source }
+        : answered;
   const [x, y] = [box.x + box.width / 2, box.y + Math.min(box.height / 2, 30)];
   const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', across = 0, down = 0) =>
     cdp.send('Input.dispatchTouchEvent', {

@@ -15,11 +15,12 @@ export interface Action {
   /** What the hand does there: a tap where nothing is said, a key typed at the end of a field, or a finger that goes on. */
   readonly by?: { readonly key: string } | { readonly dragged: readonly [number, number] };
   /**
-   * Words that stand on the page, to be seen, once what was asked for is painted; the field or the
+   * Words that stand on the page, to be seen, once what was asked for is painted; words that then are others; the field or the
    * slider whose value then is another; the choice that is then made; or the name that a row then has.
    */
   readonly answered:
     | RegExp
+    | { readonly other: RegExp }
     | { readonly field: string }
     | { readonly slider: string }
     | { readonly chosen: string }
@@ -85,6 +86,17 @@ const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
   touch: tabOf(name),
   answered: shown[name],
 });
+
+/** The fuse that a finding asks for. */
+const fix: Pick<Action, 'before' | 'touch'> = {
+  before: async (page) => {
+    if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
+    const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
+    if (await undo.isEnabled()) await undo.click();
+    await page.waitForTimeout(400);
+  },
+  touch: { role: 'button', name: /^Use / },
+};
 
 /** Another size for a feed. */
 const sizeChip: Pick<Action, 'before' | 'touch'> = {
@@ -221,18 +233,8 @@ export const actions: readonly Action[] = [
     touch: { role: 'radio', name: 'Float' },
     answered: /^Float: stuck down$/,
   },
-  {
-    name: 'fix applied',
-    kind: 'open',
-    before: async (page) => {
-      if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
-      const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
-      if (await undo.isEnabled()) await undo.click();
-      await page.waitForTimeout(400);
-    },
-    touch: { role: 'button', name: /^Use / },
-    answered: /^Done: /,
-  },
+  { ...fix, name: 'fix applied', kind: 'open', answered: /^Done: / },
+  { ...fix, name: 'fix applied, new figures', kind: 'figures', answered: { other: /^[\d.]+\u00a0A$/ } },
   { ...sizeChip, name: 'size chip', kind: 'step', answered: { chosen: '10 AWG' } },
   { ...sizeChip, name: 'size chip, new figures', kind: 'figures', answered: { row: 'Feed, 10 AWG' } },
 ];
