@@ -116,7 +116,7 @@ describe('a boat that is removed', () => {
       applyChanges(
         change,
         { whole: false, boats: 0, changes: [{ kind: 'removed', id, version: 2 }], next: 'x', more: false },
-        { whole: true, seen: null },
+        { whole: true, seen: null, gone: new Set() },
       ),
     );
     await later(2000);
@@ -193,6 +193,39 @@ describe('a yard', () => {
     tab.store.undo(id);
     await later(1000);
     expect(server.find(id)?.job.boat.name).toBe('Tern');
+  });
+
+  it('is read anew while a boat is added, sent and taken: she is there all the time, and what is changed of her is saved', async () => {
+    const server = new YardServer();
+    const [, other] = many(2) as [Job, Job];
+    server.write(other);
+    let held: Promise<void> = Promise.resolve();
+    const boats: typeof server.source.boats = async (ids) => {
+      const answer = await server.source.boats(ids);
+      await held;
+      return answer;
+    };
+    const tab = await tabOf({ receiver: server.receiver, source: { ...server.source, boats } }, lastingTables());
+    await later(10);
+    server.feed = 'another';
+    server.boats.delete(other.boat.id);
+    let goOn = (): void => undefined;
+    held = new Promise((resolve) => (goOn = resolve));
+    const asked = tab.feed.ask();
+    await later(10);
+    tab.store.add(job);
+    const missing = jest.fn();
+    tab.store.subscribe(() => (tab.draft(id) ? undefined : missing()));
+    await later(100);
+    expect(tab.aboard.boats.get(id)?.basedOn).toBe(1);
+    goOn();
+    await asked;
+    tab.store.change(id, named('Tern 2'));
+    await later(2000);
+    expect(missing).not.toHaveBeenCalled();
+    expect(server.find(id)?.job.boat.name).toBe('Tern 2');
+    expect(tab.draft(id)?.save.kind).toBe('saved');
+    expect(tab.draft(other.boat.id)).toBeUndefined();
   });
 
   it('is read anew after the server’s backup was restored: what is no more goes, what was changed here stays', async () => {

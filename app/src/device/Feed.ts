@@ -29,6 +29,11 @@ export type FeedState =
   /** `newer`: the server holds what only a newer version of the application can read. */
   { readonly kind: 'asking' | 'current' | 'away' | 'newer' } | { readonly kind: 'failed'; readonly message: string };
 
+type Here = Pick<Aboard, 'boats' | 'lines' | 'stock' | 'feed'>;
+
+/** What is on the device at this moment; it is written anew, never in place. */
+const hereNow = ({ boats, lines, stock, feed }: Aboard): Here => ({ boats, lines, stock, feed });
+
 /** Keeps this device in step with the yard: asks what changed, and is told when there is something. */
 export class Feed {
   state: FeedState = { kind: 'asking' };
@@ -125,9 +130,11 @@ export class Feed {
   }
 
   private async catchUp(): Promise<void> {
-    const { feed } = this.aboard;
+    // As it was here when the server was asked: what came to be here since cannot be in the list that it answers with.
+    const { feed, ...here } = hereNow(this.aboard);
     let whole = feed?.whole ?? true;
     let seen: Set<string> | null = null;
+    const gone = new Set<string>();
     let shown = false;
     const older: string[] = [];
     for (let after = feed?.point ?? null, more = true; more;) {
@@ -145,12 +152,12 @@ export class Feed {
         if (one.kind === 'stock') seen?.add(one.entry.id);
         if (one.kind === 'record') seen?.add(one.record.entry.id);
       }
-      if (seen && !page.more) for (const id of await this.stillThere(seen)) seen.add(id);
+      if (seen && !page.more) for (const id of await this.gone(here, seen)) gone.add(id);
       const behind = page;
       // Of a yard that is read for the first time the first page is shown, and then all of it.
       const between = seen !== null && shown && page.more;
       shown = true;
-      const apply = (change: Change) => applyChanges(change, behind, { whole, seen });
+      const apply = (change: Change) => applyChanges(change, behind, { whole, seen, gone });
       older.push(...(await this.aboard.change(apply, between)));
       ({ next: after, more } = page);
     }
@@ -160,17 +167,16 @@ export class Feed {
   }
 
   /**
-   * Boats that are here and did not come with a list that began anew, though the server has them: a change is told of only
-   * once every one that began before it has ended.
+   * What was here and did not come with a list that began anew. Of boats those that the server has after all stay: a change
+   * is told of only once every one that began before it has ended.
    */
-  private async stillThere(seen: ReadonlySet<string>): Promise<string[]> {
-    const { boats, lines } = this.aboard;
+  private async gone({ boats, lines, stock }: Omit<Here, 'feed'>, seen: ReadonlySet<string>): Promise<string[]> {
     const onServer = [...boats.values()].flatMap(({ id, basedOn }) => (basedOn === null ? [] : [id]));
-    const missing = [...new Set([...onServer, ...lines.keys()])].filter((id) => !seen.has(id));
-    const there: string[] = [];
-    for (let at = 0; at < missing.length; at += BOATS_AT_ONCE)
-      there.push(...(await this.source.boats(missing.slice(at, at + BOATS_AT_ONCE))).map(({ id }) => id));
-    return there;
+    const missing = new Set([...onServer, ...lines.keys()].filter((id) => !seen.has(id)));
+    const asked = [...missing];
+    for (let at = 0; at < asked.length; at += BOATS_AT_ONCE)
+      for (const { id } of await this.source.boats(asked.slice(at, at + BOATS_AT_ONCE))) missing.delete(id);
+    return [...missing, ...stock.flatMap(({ id }) => (seen.has(id) ? [] : [id]))];
   }
 
   /** Notes the beginning of a large yard's list: it is shown while the rest is read. */

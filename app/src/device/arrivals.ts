@@ -27,13 +27,18 @@ export async function fetched(change: Change, boats: readonly StoredBoat[], used
 
 /**
  * Puts a page of changes on the device.
- * @param seen every boat that came since the list began anew; null where it did not
+ * @param seen what came since the list began anew; null where it did not
+ * @param gone boats and stock that were here when it was asked for, and are no more
  * @returns boats that are here in an older copy than the server's, and did not come whole
  */
 export async function applyChanges(
   change: Change,
   { changes, next, boats, more }: Changes,
-  { whole, seen }: { readonly whole: boolean; readonly seen: ReadonlySet<string> | null },
+  {
+    whole,
+    seen,
+    gone,
+  }: { readonly whole: boolean; readonly seen: ReadonlySet<string> | null; readonly gone: ReadonlySet<string> },
 ): Promise<string[]> {
   const waiting = await change.waiting.all();
   const older: string[] = [];
@@ -68,11 +73,12 @@ export async function applyChanges(
   }
   await Promise.all(writing);
   // The list began anew and has ended: what did not come is no more.
-  if (seen && !more) for (const { id } of await change.lines.all()) if (!seen.has(id)) await remove(id);
-  if (seen && !more) for (const row of await change.boats.all()) if (!seen.has(row.id)) await remove(row.id);
   if (seen && !more) {
     const own = new Set(waiting.map(({ id }) => id));
-    for (const { id } of await change.stock.all()) if (!seen.has(id) && !own.has(id)) await change.stock.delete(id);
+    for (const id of gone) {
+      await remove(id);
+      if (!own.has(id)) await change.stock.delete(id);
+    }
     if (whole)
       for (const { id } of await change.records.all())
         if (!seen.has(id) && !own.has(id)) await change.records.delete(id);
