@@ -11,7 +11,7 @@ import {
 } from 'react';
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
-import { elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
+import { cardsFollow, elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
 import { whenQuiet } from './whenQuiet';
 
 const ShownContext = createContext(true);
@@ -40,10 +40,13 @@ const { room, hidden, resting } = StyleSheet.create({
  * What changes in it while it rests is laid out when nobody waits for anything.
  */
 export function Kept({
+  name,
   shown,
   of,
   children,
 }: {
+  /** What it is called among those that are kept in one room (`showKept`). */
+  readonly name: string;
   readonly shown: boolean;
   /** What it shows; another when there is something new to lay out. */
   readonly of: unknown;
@@ -63,10 +66,16 @@ export function Kept({
   useEffect(() => {
     const layOut = wasShown.current ? keepInSight : layOutAtRest;
     wasShown.current = shown;
-    return shown || !ready ? undefined : layOut(elementOf(root.current));
+    if (shown) return cardsFollow(elementOf(root.current));
+    return ready ? layOut(elementOf(root.current)) : undefined;
   }, [shown, ready, of]);
   return (
-    <View ref={root} style={shown ? room : [room, ready ? resting : hidden]} aria-hidden={!shown}>
+    <View
+      ref={root}
+      style={shown ? room : [room, ready ? resting : hidden]}
+      aria-hidden={!shown}
+      {...({ dataSet: { kept: name } } as object)}
+    >
       <ShownContext.Provider value={shown}>
         <SeenContext.Provider value={seen}>{children}</SeenContext.Provider>
       </ShownContext.Provider>

@@ -1,4 +1,4 @@
-import { keepInSight, layOutAtRest } from './atRest';
+import { cardsFollow, keepInSight, layOutAtRest } from './atRest';
 import { browserIsIdle, browserThatIsBusy, touch } from '../testing/idleBrowser.fixture';
 import { hearTouches } from './whenQuiet';
 
@@ -25,8 +25,8 @@ function room(...cards: readonly (readonly [top: number, bottom: number])[]): HT
   return element;
 }
 
-const inSight = (element: HTMLElement) =>
-  [...element.children].map((card) => (card as HTMLElement).dataset.inSight !== undefined);
+const marks = (element: HTMLElement) => [...element.children].map((card) => (card as HTMLElement).dataset.inSight);
+const inSight = (element: HTMLElement) => marks(element).map((mark) => mark === '');
 
 describe('what rests', () => {
   it('keeps the cards laid out that are in sight, a pixel of them at least', () => {
@@ -44,6 +44,29 @@ describe('what rests', () => {
     keepInSight(element);
     browserIsIdle();
     expect(inSight(element)).toEqual([false]);
+  });
+
+  it('brings the cards out of sight two frames after it was shown, and leaves those in sight', () => {
+    const element = room([100, 300], [900, 950]);
+    keepInSight(element);
+    browserIsIdle();
+    expect(marks(element)).toEqual(['', 'later']);
+    cardsFollow(element);
+    jest.advanceTimersToNextTimer();
+    expect(marks(element)).toEqual(['', 'later']);
+    jest.advanceTimersToNextTimer();
+    expect(marks(element)).toEqual(['', undefined]);
+  });
+
+  it('leaves them out where it rests again before', () => {
+    const element = room([900, 950]);
+    keepInSight(element);
+    browserIsIdle();
+    const takeBack = cardsFollow(element);
+    jest.advanceTimersToNextTimer();
+    takeBack();
+    jest.runAllTimers();
+    expect(marks(element)).toEqual(['later']);
   });
 
   it('is laid out after a change once nobody touched anything for two seconds, or not at all once that is taken back', () => {

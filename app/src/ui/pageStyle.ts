@@ -18,11 +18,16 @@ input:focus-visible, textarea:focus-visible { outline-width: 2px; outline-offset
 input, textarea, button, [role="radio"] { scroll-margin-top: ${UNDER_THE_TOP}px; }
 svg :focus-visible { outline-offset: 1px; box-shadow: none; }
 [role="dialog"]:focus-visible { outline: none; box-shadow: none; }
-[data-card][data-in-sight] { content-visibility: visible !important; }
+[data-card][data-in-sight=later] { content-visibility: hidden !important; }
+[data-card][data-in-sight=''] { content-visibility: visible !important; }
 @supports (content-visibility: hidden) {
-  [data-page][aria-hidden=true] { display: flex !important; z-index: -1 !important; content-visibility: hidden; }
-  [data-page=settles][aria-hidden=true] { content-visibility: visible; visibility: hidden; pointer-events: none !important; }
+  [data-page][aria-hidden=true]:not([data-ahead]) { display: flex !important; z-index: -1 !important; content-visibility: hidden; }
+  [data-page=settles][aria-hidden=true]:not([data-ahead]) { content-visibility: visible; visibility: hidden; pointer-events: none !important; }
 }
+[data-ahead=shown] { display: flex !important; content-visibility: visible !important; visibility: visible !important; pointer-events: auto !important; z-index: auto !important; }
+[data-page][data-ahead=shown] { z-index: 1 !important; }
+[data-ahead=rests] { z-index: -1 !important; pointer-events: none !important; content-visibility: hidden !important; }
+@supports not (content-visibility: hidden) { [data-ahead=rests] { visibility: hidden !important; } }
 @media (prefers-reduced-motion: reduce) { * { transition: none !important; scroll-behavior: auto !important; } }`;
 }
 

@@ -1,4 +1,4 @@
-import { useNavigation } from 'expo-router';
+import { useLocalSearchParams, useNavigation } from 'expo-router';
 import {
   memo,
   startTransition,
@@ -12,7 +12,7 @@ import {
 } from 'react';
 import { View } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
-import { elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
+import { cardsFollow, elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
 
 interface PageNavigation {
   isFocused(): boolean;
@@ -35,7 +35,7 @@ export function resting(Screen: ComponentType<object>) {
     useEffect(() => {
       if (!begun) startTransition(() => setBegun(true));
     }, [begun]);
-    useLaidOut(root, navigation, begun);
+    useLaidOut(root, navigation, begun, Object.values(useLocalSearchParams()).join('/'));
     return (
       <View ref={root} style={{ flex: 1 }}>
         <SeenContext.Provider value={seen}>{begun ? <Page /> : null}</SeenContext.Provider>
@@ -47,8 +47,9 @@ export function resting(Screen: ComponentType<object>) {
 /**
  * Keeps the layout of a page that is not shown, so that nothing of it is worked out anew when it is: the stack takes such a
  * page out of the layout, the style of the whole page (`pageStyle.ts`) goes over that.
+ * @param at what its address says: the end of it, by which it is found when it is opened (`ahead.ts`)
  */
-function useLaidOut(root: RefObject<View | null>, navigation: PageNavigation, begun: boolean): void {
+function useLaidOut(root: RefObject<View | null>, navigation: PageNavigation, begun: boolean, at: string): void {
   useLayoutEffect(() => {
     const page = pageAround(elementOf(root.current));
     if (!page || !begun) return undefined;
@@ -56,11 +57,15 @@ function useLaidOut(root: RefObject<View | null>, navigation: PageNavigation, be
     const shown = () => {
       stop();
       page.dataset.page = 'rests';
+      delete page.dataset.ready;
+      delete page.dataset.ahead;
+      stop = cardsFollow(page);
     };
     if (navigation.isFocused()) shown();
     else {
       // Laid out once, unseen, then left out: until it is shown it takes no time.
       page.dataset.page = 'settles';
+      page.dataset.ready = at;
       const timer = setTimeout(() => {
         page.dataset.page = 'rests';
         stop = layOutAtRest(page);
@@ -76,7 +81,7 @@ function useLaidOut(root: RefObject<View | null>, navigation: PageNavigation, be
       stop();
       for (const end of ends) end();
     };
-  }, [root, navigation, begun]);
+  }, [root, navigation, begun, at]);
 }
 
 /** What the stack shows and hides: around what it puts around a page. */

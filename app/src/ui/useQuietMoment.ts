@@ -1,5 +1,4 @@
-import { useRouter } from 'expo-router';
-import { useCallback, useContext, useEffect, useState } from 'react';
+import { useContext, useEffect, useState } from 'react';
 import { SeenContext } from '../seen';
 import { whenQuiet } from './whenQuiet';
 
@@ -34,17 +33,4 @@ export function useQuietMoment(call: (() => void) | null): void {
       end();
     };
   }, [call, seen, openedMs]);
-}
-
-/**
- * Makes the page ready that is likely to be opened from this one: when it is, it is there at once. Another of its kind takes
- * its place.
- * @param href where it is; null where none is likelier than another
- */
-export function useNextPage(href: string | null): void {
-  const router = useRouter();
-  const prepare = useCallback(() => {
-    if (href !== null) router.prefetch(href);
-  }, [router, href]);
-  useQuietMoment(href === null ? null : prepare);
 }

@@ -19,7 +19,7 @@ import { useSay } from '../../ui/Said';
 import { undoKey, useShortcut } from '../../ui/Shortcuts';
 import { circuitPage } from '../../ui/circuitPage';
 import { Screen } from '../../ui/Screen';
-import { useNextPage } from '../../ui/useQuietMoment';
+import { useNextPage } from '../../ui/nextPage';
 import { ToolButton } from '../../ui/ToolButton';
 import { PhotographsCard } from '../../photographs/PhotographsCard';
 import { WaterDetails } from './water/WaterDetails';

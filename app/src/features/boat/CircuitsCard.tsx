@@ -1,11 +1,11 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { summaryOf } from '@harbor-latch/core/assess/summary';
 import { withoutCircuit } from '@harbor-latch/core/job/index';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
+import { useOpenPage } from '../../ui/nextPage';
 import { Card } from '../../ui/Card';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Empty } from '../../ui/Empty';
@@ -26,7 +26,7 @@ export function CircuitsCard({
   readonly assessed: readonly AssessedCircuit[];
 }) {
   const drafts = useDrafts();
-  const router = useRouter();
+  const openPage = useOpenPage();
   const palette = usePalette();
   const say = useSay();
   const { job } = draft;
@@ -73,7 +73,7 @@ export function CircuitsCard({
             <PressRow
               role="link"
               label={`Circuit ${name}. ${circuitInWords(one)}`}
-              onPress={() => router.navigate(circuitPage(draft.id, id, one))}
+              onPress={() => openPage(circuitPage(draft.id, id, one))}
               style={{
                 flex: 1,
                 minWidth: 0,

@@ -3,7 +3,7 @@ import { withIdea } from '@harbor-latch/core/assess/withIdea';
 import type { Fix } from '@harbor-latch/core/findings/finding';
 import type { Circuit as JobCircuit, Job } from '@harbor-latch/core/job/index';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useAssessedAhead, useAssessment } from '../../data/assessment';
 import { useBoat, useDrafts } from '../../data/boats';
@@ -89,7 +89,8 @@ const Circuit = memo(function Circuit({
   const say = useSay();
   const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
-  const { station, last, go, goTo } = useStation(addressed);
+  const rooms = useRef<View>(null);
+  const { station, last, go, goTo } = useStation(addressed, rooms);
   const room = useMemo(() => roomOf(width, height), [width, height]);
   const wide = room.layout === 'wide';
   const shown = station === 'drawing' && wide ? last : station;
@@ -183,7 +184,7 @@ const Circuit = memo(function Circuit({
     <Screen title={circuit.name} under={under} back={`/boat/${draft.id}`} scroll={false} actions={actions} footer={bar}>
       <View style={styles.row}>
         {rail}
-        <View style={styles.rooms}>
+        <View ref={rooms} style={styles.rooms}>
           {stations
             .filter(({ key }) => key === shown || kept.has(key))
             .map((entry) => (
@@ -215,7 +216,7 @@ const KeptStation = memo(function KeptStation({
   const followed = useDeferredValue(held);
   return useMemo(
     () => (
-      <Kept shown={shown} of={held}>
+      <Kept name={entry.key} shown={shown} of={held}>
         <StationFrame entry={entry} at={followed} />
       </Kept>
     ),

@@ -1,6 +1,9 @@
 import { useRouter } from 'expo-router';
-import { startTransition, useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState, type RefObject } from 'react';
+import type { View } from 'react-native';
 import { whenIdle } from '../../whenIdle';
+import { showKept } from '../../ui/ahead';
+import { elementOf } from '../../ui/atRest';
 import { useQuietMoment } from '../../ui/useQuietMoment';
 import type { PlaceKey, Station } from './atStation';
 import { placeOf } from './places';
@@ -33,8 +36,11 @@ export interface AtPlace {
   readonly goTo: (place: PlaceKey) => void;
 }
 
-/** The station shown: a tap shows it at once, and the address follows when nothing else is to be done. */
-export function useStation(addressed: Station): AtPlace {
+/**
+ * The station shown: a tap shows it at once, and the address follows when nothing else is to be done.
+ * @param rooms where those that are ready are kept
+ */
+export function useStation(addressed: Station, rooms: RefObject<View | null>): AtPlace {
   const router = useRouter();
   const [shown, setShown] = useState(() => showing(addressed, addressed));
   // An address that was changed elsewhere, as by the way back, leads.
@@ -44,14 +50,14 @@ export function useStation(addressed: Station): AtPlace {
     () => (station === addressed ? undefined : whenIdle(() => router.setParams({ station }))),
     [station, addressed, router],
   );
-  const go = useCallback((to: Station) => setShown((now) => showing(to, now.addressed, now)), []);
+  const go = useCallback(
+    (to: Station) => showKept(elementOf(rooms.current), to, () => setShown((now) => showing(to, now.addressed, now))),
+    [rooms],
+  );
+  const { steps } = shown;
   const goTo = useCallback(
-    (key: PlaceKey) =>
-      setShown((now) => {
-        const first = stations.find(({ place }) => place === key)?.key ?? now.station;
-        return showing(now.steps[key] ?? first, now.addressed, now);
-      }),
-    [],
+    (key: PlaceKey) => go(steps[key] ?? stations.find(({ place }) => place === key)?.key ?? station),
+    [go, steps, station],
   );
   return { station, last, go, goTo };
 }

@@ -1,10 +1,10 @@
 import type { BoatSummary } from '@harbor-latch/core/assess/summary';
 import { formatQuantity } from '@harbor-latch/core/units/index';
-import { useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import type { YardBoat } from '../../data/boats';
 import { useUnits } from '../../data/settings';
+import { useOpenPage } from '../../ui/nextPage';
 import { Card } from '../../ui/Card';
 import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
 import { circuitPage } from '../../ui/circuitPage';
@@ -39,7 +39,7 @@ export const BoatCard = memo(function BoatCard({
   /** What is known of it; undefined while it is being worked out. */
   readonly summary: BoatSummary | undefined;
 }) {
-  const router = useRouter();
+  const openPage = useOpenPage();
   const units = useUnits();
   const palette = usePalette();
   const [checking, setChecking] = useState(false);
@@ -55,7 +55,7 @@ export const BoatCard = memo(function BoatCard({
         <PressRow
           role="link"
           label={`Boat ${line.name}${summary ? `, ${standingLook[summary.standing].word.toLowerCase()}` : ''}`}
-          onPress={() => router.navigate(`/boat/${id}`)}
+          onPress={() => openPage(`/boat/${id}`)}
           style={{ flex: 1, minWidth: 0, padding: 14, paddingRight: 4, flexDirection: 'row', gap: 10 }}
         >
           <View style={{ flex: 1, minWidth: 0, gap: 2 }}>
@@ -90,7 +90,7 @@ export const BoatCard = memo(function BoatCard({
             key={circuitId}
             role="link"
             label={`Circuit ${name} of ${line.name}. ${circuitInWords(one)}`}
-            onPress={() => router.navigate(circuitPage(id, circuitId, one))}
+            onPress={() => openPage(circuitPage(id, circuitId, one))}
             style={{
               paddingVertical: 10,
               paddingHorizontal: 14,

@@ -17,7 +17,7 @@ import { Empty } from '../../ui/Empty';
 import { Notice } from '../../ui/Notice';
 import { pageContent, Screen } from '../../ui/Screen';
 import { useShortcut } from '../../ui/Shortcuts';
-import { useNextPage } from '../../ui/useQuietMoment';
+import { useNextPage } from '../../ui/nextPage';
 import { DialogComing, lazily, PartComing } from '../../ui/lazily';
 import { ToolButton } from '../../ui/ToolButton';
 import { Words } from '../../ui/Words';

@@ -1,0 +1,78 @@
+import { flushSync } from 'react-dom';
+
+/** A page that the renderer has not shown after so long is covered by nothing any more, ms. */
+const GIVEN_UP_MS = 2000;
+
+/** Whatever comes before it was told waits for it. */
+const NEXT = ['pointerdown', 'keydown', 'popstate'] as const;
+
+/** What is shown and was not yet told; one thing at a time. */
+let untold: (() => void) | null = null;
+
+/**
+ * Tells of what was just shown once it is painted: to find and change what stands otherwise now takes the renderer half of
+ * the time to the answer on a phone. Sooner, where something else is touched before.
+ */
+function tellOncePainted(tell: () => void): void {
+  let frame = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const now = () => {
+    cancelAnimationFrame(frame);
+    clearTimeout(timer);
+    for (const kind of NEXT) removeEventListener(kind, now, { capture: true });
+    if (untold === now) untold = null;
+    tell();
+  };
+  untold = now;
+  for (const kind of NEXT) addEventListener(kind, now, { capture: true });
+  frame = requestAnimationFrame(() => {
+    timer = setTimeout(now);
+  });
+}
+
+/** Tells at once of what is shown and was not yet told. */
+const tellNow = (): void => untold?.();
+
+/**
+ * Shows another of the things that are kept in a room (`Kept.tsx`) where it is ready, and has the renderer follow.
+ * @param room what lies around those that are kept
+ * @param name of the one that is asked for
+ * @param follow has the renderer show it; at once where it is not ready
+ */
+export function showKept(room: HTMLElement | null, name: string, follow: () => void): void {
+  tellNow();
+  const kept = [...(room?.querySelectorAll<HTMLElement>(':scope > [data-kept]') ?? [])];
+  const rests = (one: HTMLElement) => one.getAttribute('aria-hidden') === 'true';
+  const next = kept.find((one) => one.dataset.kept === name && rests(one));
+  const before = kept.find((one) => !rests(one));
+  if (!next || !before) return follow();
+  next.dataset.ahead = 'shown';
+  before.dataset.ahead = 'rests';
+  tellOncePainted(() => {
+    flushSync(follow);
+    for (const { dataset } of [next, before]) delete dataset.ahead;
+  });
+}
+
+/** The page that is made ready for an address (`resting.tsx`). */
+function readyPage(href: string): HTMLElement | undefined {
+  return [...document.querySelectorAll<HTMLElement>('[data-page][data-ready]')].find(({ dataset }) =>
+    href.endsWith(`/${dataset.ready}`),
+  );
+}
+
+/**
+ * Shows the page that is made ready for an address, and goes there.
+ * @param go has the stack show it; at once where it is not ready
+ */
+export function openPage(href: string, go: () => void): void {
+  tellNow();
+  const page = readyPage(href);
+  if (!page) return go();
+  page.dataset.ahead = 'shown';
+  tellOncePainted(() => {
+    // Once it is shown by the stack the page takes that back itself.
+    setTimeout(() => delete page.dataset.ahead, GIVEN_UP_MS);
+    go();
+  });
+}
