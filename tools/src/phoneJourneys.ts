@@ -87,15 +87,18 @@ const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
   answered: shown[name],
 });
 
+const fuseFix = { role: 'button', name: /^Use the .* fuse/ } as const;
+
 /** The fuse that a finding asks for. */
 const fix: Pick<Action, 'before' | 'touch'> = {
   before: async (page) => {
     if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
     const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
     if (await undo.isEnabled()) await undo.click();
+    await page.getByRole(fuseFix.role, { name: fuseFix.name }).filter({ visible: true }).first().waitFor();
     await page.waitForTimeout(400);
   },
-  touch: { role: 'button', name: /^Use / },
+  touch: fuseFix,
 };
 
 /** Another size for a feed. */
@@ -136,6 +139,30 @@ export const actions: readonly Action[] = [
     before: loaded(alderWren, /^Main bilge pump/),
     touch: { role: 'link', name: /^Circuit Main bilge pump/ },
     answered: /^(Source to panel|Conductors lose)/,
+  },
+  {
+    name: 'back to the boat',
+    kind: 'open',
+    before: async (page) => {
+      await loaded(alderWren, /^Main bilge pump/)(page);
+      await tap(page, { role: 'link', name: /^Circuit Main bilge pump/ });
+      await seen(page, /^(Source to panel|Conductors lose)/);
+      await page.waitForTimeout(1000);
+    },
+    touch: { role: 'button', name: 'Back' },
+    answered: /^Add a circuit$/,
+  },
+  {
+    name: 'back to the yard',
+    kind: 'open',
+    before: async (page) => {
+      await loaded('/', /^Alder Wren/)(page);
+      await tap(page, { role: 'link', name: /^Boat Alder Wren/ });
+      await seen(page, /^Add a circuit$/);
+      await page.waitForTimeout(1000);
+    },
+    touch: { role: 'button', name: 'Back' },
+    answered: /^Yard$/,
   },
   first('Survey', 'size'),
   first('Size', 'survey'),

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { memo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { backToPage } from './ahead';
 import { pageFoot } from './pageFoot';
 import { usePalette } from './theme';
 import { ToolButton } from './ToolButton';
@@ -78,7 +79,7 @@ export const Screen = memo(function Screen({
 /** Back where one came from, as it was left; from an address that was opened by itself to the page above. */
 const BackButton = memo(function BackButton({ to }: { readonly to: string }) {
   const router = useRouter();
-  const goBack = useStable(() => (router.canGoBack() ? router.back() : router.navigate(to)));
+  const goBack = useStable(() => (router.canGoBack() ? backToPage(() => router.back()) : router.navigate(to)));
   return (
     <View style={{ margin: 6 }}>
       <ToolButton icon="arrow-left" label="Back" onPress={goBack} />

@@ -1,4 +1,4 @@
-import { openPage, showKept } from './ahead';
+import { backToPage, openPage, showKept } from './ahead';
 
 const go = jest.fn();
 
@@ -114,5 +114,30 @@ describe('a page', () => {
     expect(aheadOf(boat())).toEqual(['shown']);
     jest.advanceTimersByTime(200);
     expect(aheadOf(boat())).toEqual([undefined]);
+  });
+
+  it('under the one that is shown is shown on the way back, whatever is made ready beside it', () => {
+    document.body.innerHTML = `<div data-page="rests" aria-hidden="true"></div><div data-page="rests" aria-hidden="true" id="under"></div>
+      <div data-page="rests" data-ready="b9" aria-hidden="true"></div><div data-page="rests" id="shown"></div>
+      <div data-page="rests" data-ready="b9/c1/size" aria-hidden="true"></div>`;
+    backToPage(() => go('back'));
+    expect(aheadOf(...document.querySelectorAll<HTMLElement>('[data-page]'))).toEqual([
+      undefined,
+      'shown',
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    expect(go).not.toHaveBeenCalled();
+    jest.runOnlyPendingTimers();
+    jest.runOnlyPendingTimers();
+    expect(go.mock.calls).toEqual([['back']]);
+  });
+
+  it('is gone back from at once where none lies under it', () => {
+    document.body.innerHTML =
+      '<div data-page="rests" data-ready="b9" aria-hidden="true"></div><div data-page="rests"></div>';
+    backToPage(() => go('back'));
+    expect(go.mock.calls).toEqual([['back']]);
   });
 });

@@ -61,13 +61,14 @@ function readyPage(href: string): HTMLElement | undefined {
   );
 }
 
-/**
- * Shows the page that is made ready for an address, and goes there.
- * @param go has the stack show it; at once where it is not ready
- */
-export function openPage(href: string, go: () => void): void {
-  tellNow();
-  const page = readyPage(href);
+/** The page under the one that is shown, in the stack's order; what is made ready lies in it too. */
+function pageUnder(): HTMLElement | undefined {
+  const pages = [...document.querySelectorAll<HTMLElement>('[data-page]')];
+  const shown = pages.findIndex((page) => page.getAttribute('aria-hidden') !== 'true');
+  return pages.slice(0, Math.max(0, shown)).findLast(({ dataset }) => dataset.ready === undefined);
+}
+
+function showPage(page: HTMLElement | undefined, go: () => void): void {
   if (!page) return go();
   page.dataset.ahead = 'shown';
   tellOncePainted(() => {
@@ -75,4 +76,22 @@ export function openPage(href: string, go: () => void): void {
     setTimeout(() => delete page.dataset.ahead, GIVEN_UP_MS);
     go();
   });
+}
+
+/**
+ * Shows the page that is made ready for an address, and goes there.
+ * @param go has the stack show it; at once where it is not ready
+ */
+export function openPage(href: string, go: () => void): void {
+  tellNow();
+  showPage(readyPage(href), go);
+}
+
+/**
+ * Shows the page under the one that is shown, and goes back to it.
+ * @param go has the stack show it
+ */
+export function backToPage(go: () => void): void {
+  tellNow();
+  showPage(pageUnder(), go);
 }
