@@ -101,7 +101,8 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
     const ms = await answerTo(page);
     if (ms === null || action.kind !== 'figures') return ms;
     // The throttle slows the page alone: what a worker took is counted as often as the page is slowed.
-    return ms + (workerRatio - 1) * (await workedMs(page));
+    const worked = await workedMs(page); if (process.env.DBG) process.stderr.write(`[${Math.round(ms)}:${Math.round(worked)}] `);
+    return ms + (workerRatio - 1) * worked;
   } finally {
     if (by && 'dragged' in by) await finger('touchEnd');
   }

@@ -41,14 +41,20 @@ export const watcher = `
     }).observe(document.body, { subtree: true, childList: true, characterData: true });
     return all;
   };
-  window.valueOf = (all, { field, other }) => {
-    const says = (text) => text.parentElement !== null && new RegExp(other).test(text.data.trim()) && window.isShown(text.parentElement);
-    if (other) return [...all].filter(says).map(({ data }) => data).join();
+  // Of what a page leaves out of its layout nothing is asked: the asking would have it laid out.
+  window.isPainted = (element) => element.checkVisibility({ visibilityProperty: true, contentVisibilityAuto: true });
+  window.dataOf = (all) => new Map([...all].map((text) => [text, text.data]));
+  window.saysOther = (all, { other }, before) => {
+    const pattern = new RegExp(other);
+    return [...all].some((text) => text.data !== before.get(text) && pattern.test(text.data.trim()) && text.parentElement !== null && window.isPainted(text.parentElement));
+  };
+  window.valueOf = (all, { field }) => {
     const one = [...all].find(window.isShown);
     return (field ? one?.value : one?.ariaValueNow) ?? null;
   };
   window.seenNow = (all, asked, before) => {
-    const { words, chosen, row } = asked;
+    const { words, other, chosen, row } = asked;
+    if (other) return window.saysOther(all, asked, before);
     // What comes of a choice may be told behind its name.
     const isNamed = (radio) => (radio.ariaLabel ?? radio.textContent).trim().split(',')[0] === chosen;
     if (chosen) return [...all].some((radio) => radio.ariaChecked === 'true' && isNamed(radio) && window.isShown(radio));
@@ -61,7 +67,7 @@ export const watcher = `
     window.answeredMs = null;
     window.postedMs.clear();
     const all = window.answers(asked);
-    const before = asked.field || asked.slider || asked.other ? window.valueOf(all, asked) : null;
+    const before = asked.other ? window.dataOf(all) : asked.field || asked.slider ? window.valueOf(all, asked) : null;
     addEventListener(begins, (event) => {
       const begun = event.timeStamp;
       let coming = false;

@@ -1,6 +1,6 @@
 import type { TerminalRef } from '@harbor-latch/core/circuit/index';
 import type { Diagram } from '@harbor-latch/core/drawing/diagram';
-import { ScrollView } from 'react-native';
+import { Scrolled } from '../ui/Scrolled';
 import { BandDrawing } from './BandDrawing';
 import type { Live } from './live';
 import { useScrolledTo } from './useScrolledTo';
@@ -30,13 +30,7 @@ export function ScrolledDrawing({
   const [red, black] = between ?? [null, null];
   const { room, reach } = useScrolledTo(red?.part ?? at, black?.part ?? at);
   return (
-    <ScrollView
-      ref={room}
-      style={{ flex: 1 }}
-      contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
-      // What scrolls by itself can be reached by keys.
-      {...{ tabIndex: 0, role: 'region', 'aria-label': region }}
-    >
+    <Scrolled room={room} region={region} content={{ alignItems: 'center', paddingVertical: 8 }}>
       <BandDrawing
         diagram={diagram}
         width={width}
@@ -47,6 +41,6 @@ export function ScrolledDrawing({
         {...(live ? { live } : {})}
         label={label}
       />
-    </ScrollView>
+    </Scrolled>
   );
 }

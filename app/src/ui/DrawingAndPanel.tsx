@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import type { Room } from './room';
+import { Scrolled } from './Scrolled';
 import { usePalette } from './theme';
 
 /** A drawing with a panel that scrolls: beside it where there is room, else under it. */
@@ -25,9 +26,9 @@ export function DrawingAndPanel({
 }) {
   const palette = usePalette();
   const body = (
-    <ScrollView key={of} style={{ flex: 1 }} contentContainerStyle={{ padding: 14, gap: 12, paddingBottom: 32 }}>
+    <Scrolled key={of} content={{ padding: 14, gap: 12, paddingBottom: 32 }}>
       {children}
-    </ScrollView>
+    </Scrolled>
   );
   const surface = { backgroundColor: palette.surface, borderColor: palette.line };
   if (room.beside)

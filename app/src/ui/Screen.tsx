@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { memo, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { backToPage } from './ahead';
 import { pageFoot } from './pageFoot';
+import { Scrolled } from './Scrolled';
 import { usePalette } from './theme';
 import { ToolButton } from './ToolButton';
 import { useStable } from './useStable';
@@ -18,7 +19,7 @@ export const pageContent = {
   gap: 12,
   width: '100%',
   maxWidth: 760,
-  alignSelf: 'center',
+  marginHorizontal: 'auto',
 } as const;
 
 /** A page with its title, the way back and its actions. */
@@ -70,7 +71,7 @@ export const Screen = memo(function Screen({
         </View>
       )}
       <View role="main" style={{ flex: 1, minHeight: 0 }}>
-        {scroll ? <ScrollView contentContainerStyle={pageContent}>{children}</ScrollView> : children}
+        {scroll ? <Scrolled content={pageContent}>{children}</Scrolled> : children}
       </View>
     </View>
   );

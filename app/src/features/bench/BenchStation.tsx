@@ -8,10 +8,11 @@ import { defaults, levelSensors } from '@harbor-latch/core/reference/index';
 import { schemeOf } from '@harbor-latch/core/schemes/index';
 import { sensorOf } from '@harbor-latch/core/water/index';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useUnits } from '../../data/settings';
 import { drawn } from '../../drawing/drawn';
 import type { Room } from '../../ui/room';
+import { Scrolled } from '../../ui/Scrolled';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { ToolTabs } from '../../ui/ToolTabs';
@@ -205,11 +206,11 @@ const OnBench = memo(function OnBench({
     <>
       {fixed ? <View style={{ paddingHorizontal: 14, paddingTop: 10, gap: 8 }}>{readout}</View> : null}
       {head}
-      <ScrollView key={tool} style={{ flex: 1 }} contentContainerStyle={{ padding: 14, gap: 12, paddingBottom: 32 }}>
+      <Scrolled key={tool} content={{ padding: 14, gap: 12, paddingBottom: 32 }}>
         {fixed ? null : readout}
         <OverRating plan={wired} />
         {panel}
-      </ScrollView>
+      </Scrolled>
     </>
   );
   if (room.beside) {
@@ -217,13 +218,9 @@ const OnBench = memo(function OnBench({
       <View style={{ flex: 1, minHeight: 0 }}>
         {banner}
         <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-          <ScrollView
-            ref={drawingRoom}
-            style={{ flex: 1 }}
-            contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}
-          >
+          <Scrolled room={drawingRoom} content={{ alignItems: 'center', paddingVertical: 8 }}>
             {drawing}
-          </ScrollView>
+          </Scrolled>
           <View style={{ width: room.toolsWidth, ...surface, borderLeftWidth: 1 }}>{tooling}</View>
         </View>
       </View>
@@ -231,13 +228,9 @@ const OnBench = memo(function OnBench({
   }
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
-      <ScrollView
-        ref={drawingRoom}
-        style={{ flex: 1 }}
-        contentContainerStyle={{ alignItems: 'center', paddingBottom: 12 }}
-      >
+      <Scrolled room={drawingRoom} content={{ alignItems: 'center', paddingBottom: 12 }}>
         {drawing}
-      </ScrollView>
+      </Scrolled>
       {banner}
       <View style={{ height: '54%', ...surface, borderTopWidth: 1 }}>{tooling}</View>
     </View>

@@ -1,10 +1,11 @@
 import type { AssessedCircuit } from '@harbor-latch/core/assess/assessed';
 import { useMemo } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { BandDrawing } from '../../drawing/BandDrawing';
 import { drawn } from '../../drawing/drawn';
+import { Scrolled } from '../../ui/Scrolled';
 import { Inspector } from './Inspector';
 import type { AtStation } from './atStation';
 
@@ -12,7 +13,7 @@ import type { AtStation } from './atStation';
 export function DrawingStation({ draft, assessed, room, selected, onSelect, onGo }: AtStation) {
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingBottom: 16 }}>
+      <Scrolled content={{ alignItems: 'center', paddingBottom: 16 }}>
         <CircuitDrawing
           draft={draft}
           assessed={assessed}
@@ -20,7 +21,7 @@ export function DrawingStation({ draft, assessed, room, selected, onSelect, onGo
           selected={selected}
           onSelect={onSelect}
         />
-      </ScrollView>
+      </Scrolled>
       <Inspector assessed={assessed} selected={selected} onClose={() => onSelect(null)} onSize={() => onGo('size')} />
     </View>
   );

@@ -1,7 +1,8 @@
 import { defaults } from '@harbor-latch/core/reference/index';
 import { memo, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { Notice } from '../../ui/Notice';
+import { Scrolled } from '../../ui/Scrolled';
 import { Words } from '../../ui/Words';
 import { SaveNotices } from '../../saving/SaveNotices';
 import { NotYet } from '../../ui/NotYet';
@@ -41,7 +42,7 @@ export const StationFrame = memo(function StationFrame({
     );
   return (
     <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
+      <Scrolled content={{ alignItems: 'center', paddingVertical: 8 }}>
         <CircuitDrawing
           draft={draft}
           assessed={assessed}
@@ -53,7 +54,7 @@ export const StationFrame = memo(function StationFrame({
           kind="small"
           muted
         >{`Amperes: the most each carries, with ${defaults.runningSupplyV} V at the battery.`}</Words>
-      </ScrollView>
+      </Scrolled>
       <Page>
         <SaveNotices draft={draft} />
         {content}
@@ -84,22 +85,14 @@ function Marked({
 
 function Page({ narrow = false, children }: { readonly narrow?: boolean; readonly children: ReactNode }) {
   return narrow ? (
-    <ScrollView
-      style={{ flex: 1 }}
-      contentContainerStyle={{
-        padding: 12,
-        gap: 12,
-        paddingBottom: 32,
-        width: '100%',
-        maxWidth: 640,
-        alignSelf: 'center',
-      }}
+    <Scrolled
+      content={{ padding: 12, gap: 12, paddingBottom: 32, width: '100%', maxWidth: 640, marginHorizontal: 'auto' }}
     >
       {children}
-    </ScrollView>
+    </Scrolled>
   ) : (
-    <ScrollView style={{ width: 480, flexGrow: 0 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 40 }}>
+    <Scrolled style={{ width: 480, flexGrow: 0 }} content={{ padding: 12, gap: 12, paddingBottom: 40 }}>
       {children}
-    </ScrollView>
+    </Scrolled>
   );
 }

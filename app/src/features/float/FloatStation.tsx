@@ -1,9 +1,10 @@
 import { waterOf } from '@harbor-latch/core/runs/circuitsOf';
 import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
 import { memo, useDeferredValue, useMemo, useState, useSyncExternalStore } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import type { Cut } from '../../drawing/wellDrawing';
 import { ChoiceRow } from '../../ui/ChoiceRow';
+import { Scrolled } from '../../ui/Scrolled';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { ToolTabs } from '../../ui/ToolTabs';
@@ -187,14 +188,10 @@ function InWell(props: FloatStationProps) {
   if (beside) {
     return (
       <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
-        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ alignItems: 'center', paddingVertical: 8 }}>
-          {section}
-        </ScrollView>
+        <Scrolled content={{ alignItems: 'center', paddingVertical: 8 }}>{section}</Scrolled>
         <View style={{ width: toolsWidth, ...surface, borderLeftWidth: 1 }}>
           {head}
-          <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 14, paddingBottom: 40 }}>
-            {panel}
-          </ScrollView>
+          <Scrolled content={{ padding: 14, paddingBottom: 40 }}>{panel}</Scrolled>
         </View>
       </View>
     );
@@ -204,9 +201,7 @@ function InWell(props: FloatStationProps) {
       {section}
       <View style={{ flex: 1, minHeight: 0, ...surface, borderTopWidth: 1 }}>
         {head}
-        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 12, gap: 12, paddingBottom: 28 }}>
-          {panel}
-        </ScrollView>
+        <Scrolled content={{ padding: 12, gap: 12, paddingBottom: 28 }}>{panel}</Scrolled>
       </View>
     </View>
   );
