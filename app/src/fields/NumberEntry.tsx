@@ -1,5 +1,5 @@
 import { plainNumber, shownUnit, toUnit, type UnitSystem } from '@harbor-latch/core/units/index';
-import { memo, useContext, type ReactNode } from 'react';
+import { memo, useContext, type ReactNode, type Ref } from 'react';
 import { TextInput, View } from 'react-native';
 import { Icon } from '../ui/Icon';
 import { holdsField } from '../ui/pageStyle';
@@ -9,6 +9,7 @@ import { fonts, usePalette } from '../ui/theme';
 import { TextScaleContext, Words } from '../ui/Words';
 import { atPath } from './goToField';
 import type { NumberFieldProps } from './numberFieldProps';
+import { useTextAhead } from './textAhead';
 
 const useStyles = stylesFor((palette) => {
   const box = {
@@ -126,6 +127,7 @@ export function FieldFrame({
 }
 
 interface EntryProps extends NumberFieldProps {
+  readonly entry: Ref<TextInput>;
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly onBlur: () => void;
@@ -147,6 +149,7 @@ function selectSoon({ target }: { readonly target: unknown }): void {
 
 /** The box one types into, with its unit, which changes the system at a touch. */
 export function Entry({
+  entry,
   path,
   label,
   quantity,
@@ -162,6 +165,7 @@ export function Entry({
   const palette = usePalette();
   const styles = useStyles();
   const scale = useContext(TextScaleContext);
+  const typing = useTextAhead(text, onText, onBlur);
   const unit = shownUnit(quantity, units);
   const canSwitch = shownUnit(quantity, 'metric').symbol !== shownUnit(quantity, 'us').symbol;
   return (
@@ -171,9 +175,8 @@ export function Entry({
         aria-invalid={invalid}
         {...atPath(path)}
         {...({ 'aria-describedby': tagId } as object)}
-        value={text}
-        onChangeText={onText}
-        onBlur={onBlur}
+        ref={entry}
+        {...typing}
         placeholder={assumed === undefined ? '' : plainNumber(toUnit(assumed, unit), unit.digits)}
         placeholderTextColor={palette.muted}
         inputMode="decimal"

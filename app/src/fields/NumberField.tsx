@@ -7,8 +7,8 @@ import {
   type QuantityKey,
   type UnitSystem,
 } from '@harbor-latch/core/units/index';
-import { memo, useEffect, useId, useState } from 'react';
-import { View } from 'react-native';
+import { memo, useEffect, useId, useRef, useState } from 'react';
+import { View, type TextInput } from 'react-native';
 import { useUnits } from '../data/settings';
 import { PressRow } from '../ui/PressRow';
 import { stylesFor } from '../ui/stylesFor';
@@ -18,6 +18,7 @@ import { useDoubt, useEstimated, useField, useRound, type FieldAccess } from './
 import { Entry, FieldFrame, StepButton, type Tag } from './NumberEntry';
 import type { NumberFieldProps } from './numberFieldProps';
 import { sameProps } from './sameProps';
+import { showText } from './textAhead';
 import { useTyped } from './typed';
 
 /** A number with its unit, steppers, its default shown as one, and its message in place. */
@@ -67,6 +68,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
     form.onChange(text);
     store(text, quantity, units, field);
   });
+  const entry = useRef<TextInput>(null);
   const step = (sign: number) => {
     const next = stepped({
       sign,
@@ -76,7 +78,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
       units,
       signed: props.signed ?? false,
     });
-    enter(next);
+    showText(entry.current, next, enter);
   };
   const otherUnits: UnitSystem = units === 'metric' ? 'us' : 'metric';
   const less = useStable(() => step(-1));
@@ -101,6 +103,7 @@ function OneNumber({ name, units, onUnits, ...props }: OneNumberProps) {
       <StepButton icon="minus" label={`Less ${props.label}`} onPress={less} />
       <Entry
         {...props}
+        entry={entry}
         text={form.value ?? ''}
         onText={enter}
         onBlur={form.onBlur}

@@ -5,6 +5,7 @@ import { fonts, usePalette } from '../ui/theme';
 import { TextScaleContext, Words } from '../ui/Words';
 import { useField, useRound } from './FieldContext';
 import { sameProps } from './sameProps';
+import { useTextAhead } from './textAhead';
 import { useTyped } from './typed';
 
 interface TextFieldProps {
@@ -37,16 +38,15 @@ function OneText({ name, path, label, needed = false, lines = 1 }: TextFieldProp
     field.keep(problem === null ? null : text);
     if (problem === null) field.take(valueOf(text));
   };
+  const typing = useTextAhead(form.value ?? '', enter, form.onBlur);
   return (
     <View style={{ gap: 4 }}>
       <Words kind="strong">{label}</Words>
       <TextInput
         accessibilityLabel={label}
-        value={form.value ?? ''}
+        {...typing}
         multiline={lines > 1}
         numberOfLines={lines}
-        onBlur={form.onBlur}
-        onChangeText={enter}
         style={{
           minHeight: 52,
           paddingHorizontal: 14,

@@ -1,37 +1,8 @@
 import { flushSync } from 'react-dom';
+import { doneByNow, oncePainted } from './oncePainted';
 
 /** A page that the renderer has not shown after so long is covered by nothing any more, ms. */
 const GIVEN_UP_MS = 2000;
-
-/** Whatever comes before it was told waits for it. */
-const NEXT = ['pointerdown', 'keydown', 'popstate'] as const;
-
-/** What is shown and was not yet told; one thing at a time. */
-let untold: (() => void) | null = null;
-
-/**
- * Tells of what was just shown once it is painted: to find and change what stands otherwise now takes the renderer half of
- * the time to the answer on a phone. Sooner, where something else is touched before.
- */
-function tellOncePainted(tell: () => void): void {
-  let frame = 0;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const now = () => {
-    cancelAnimationFrame(frame);
-    clearTimeout(timer);
-    for (const kind of NEXT) removeEventListener(kind, now, { capture: true });
-    if (untold === now) untold = null;
-    tell();
-  };
-  untold = now;
-  for (const kind of NEXT) addEventListener(kind, now, { capture: true });
-  frame = requestAnimationFrame(() => {
-    timer = setTimeout(now);
-  });
-}
-
-/** Tells at once of what is shown and was not yet told. */
-const tellNow = (): void => untold?.();
 
 /**
  * Shows another of the things that are kept in a room (`Kept.tsx`) where it is ready, and has the renderer follow.
@@ -40,7 +11,7 @@ const tellNow = (): void => untold?.();
  * @param follow has the renderer show it; at once where it is not ready
  */
 export function showKept(room: HTMLElement | null, name: string, follow: () => void): void {
-  tellNow();
+  doneByNow();
   const kept = [...(room?.querySelectorAll<HTMLElement>(':scope > [data-kept]') ?? [])];
   const rests = (one: HTMLElement) => one.getAttribute('aria-hidden') === 'true';
   const next = kept.find((one) => one.dataset.kept === name && rests(one));
@@ -48,7 +19,7 @@ export function showKept(room: HTMLElement | null, name: string, follow: () => v
   if (!next || !before) return follow();
   next.dataset.ahead = 'shown';
   before.dataset.ahead = 'rests';
-  tellOncePainted(() => {
+  oncePainted(() => {
     flushSync(follow);
     for (const { dataset } of [next, before]) delete dataset.ahead;
   });
@@ -71,7 +42,7 @@ function pageUnder(): HTMLElement | undefined {
 function showPage(page: HTMLElement | undefined, go: () => void): void {
   if (!page) return go();
   page.dataset.ahead = 'shown';
-  tellOncePainted(() => {
+  oncePainted(() => {
     // Once it is shown by the stack the page takes that back itself.
     setTimeout(() => delete page.dataset.ahead, GIVEN_UP_MS);
     go();
@@ -83,7 +54,7 @@ function showPage(page: HTMLElement | undefined, go: () => void): void {
  * @param go has the stack show it; at once where it is not ready
  */
 export function openPage(href: string, go: () => void): void {
-  tellNow();
+  doneByNow();
   showPage(readyPage(href), go);
 }
 
@@ -92,6 +63,6 @@ export function openPage(href: string, go: () => void): void {
  * @param go has the stack show it
  */
 export function backToPage(go: () => void): void {
-  tellNow();
+  doneByNow();
   showPage(pageUnder(), go);
 }
