@@ -25,9 +25,14 @@ const useSwitch = stylesFor(({ accent, accentSoft, muted, surface }) => {
     whole: { gap: 4 },
     row: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
     position,
-    taken: { ...position, borderWidth: 3, borderColor: accent, backgroundColor: accentSoft },
+    // Where it stands takes the same room: nothing moves when it is turned.
+    taken: {
+      ...position,
+      borderColor: accent,
+      boxShadow: `inset 0 0 0 2px ${accent}`,
+      backgroundColor: accentSoft,
+    },
     words: { fontFamily: fonts.medium, fontSize: 18 },
-    takenWords: { fontFamily: fonts.bold, fontSize: 18 },
   } as const;
 });
 
@@ -117,7 +122,7 @@ const Position = memo(function Position({
   };
   const look = [taken ? styles.taken : styles.position, { flexBasis: 96 * scale }];
   const state = { role: 'radio', 'aria-checked': taken, tabIndex: taken ? 0 : -1 } as const;
-  const name = <Words style={taken ? styles.takenWords : styles.words}>{label}</Words>;
+  const name = <Words style={styles.words}>{label}</Words>;
   // A hand that holds it, and lets it go, is heard by the library alone.
   return springs ? (
     <Pressable

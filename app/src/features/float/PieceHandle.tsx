@@ -1,7 +1,9 @@
-import { memo, useRef, useState } from 'react';
+import { memo, useLayoutEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { View, type GestureResponderEvent } from 'react-native';
 import type { Cut, Scale } from '../../drawing/wellDrawing';
+import { elementOf } from '../../ui/atRest';
+import { doneByNow, oncePainted } from '../../ui/oncePainted';
 import { usePalette } from '../../ui/theme';
 import type { Place, WellPiece } from './wellPieces';
 
@@ -10,6 +12,14 @@ const SIZE = 48;
 const FINE_M = 0.001;
 /** Presses that follow one another quicker than this go on from where the last one led, ms. */
 const BURST_MS = 500;
+
+/** Shifts a handle, and the shape in the drawing that it holds, px. */
+function shift(handle: HTMLElement | null, id: string, across: number, down: number): void {
+  const shapes = [...(handle?.parentElement?.querySelectorAll<SVGElement>('[data-piece]') ?? [])];
+  const shape = shapes.find(({ dataset }) => dataset.piece === id);
+  const transform = across === 0 && down === 0 ? '' : `translate(${across}px, ${down}px)`;
+  for (const one of [handle, shape]) if (one && one.style.transform !== transform) one.style.transform = transform;
+}
 
 /** A piece of the well that can be dragged, or moved by the arrow keys. */
 export const PieceHandle = memo(function PieceHandle({
@@ -39,6 +49,27 @@ export const PieceHandle = memo(function PieceHandle({
   // The page may be shown anew only after the next press: none of them is lost.
   const pressed = useRef({ place: piece.place, at: -Infinity });
   const began = useRef({ place: piece.place, pageX: 0, pageY: 0 });
+  const root = useRef<View>(null);
+  /** Where the finger has it, as long as the page was not told of that. */
+  const carried = useRef<Place | null>(null);
+  // Drawn where it is, it is shifted by nothing any more.
+  useLayoutEffect(() => shift(elementOf(root.current), piece.id, 0, 0), [piece.id, piece.place, scale]);
+  /** It goes with the finger, in the frame that tells of the finger; what follows from its place comes after. */
+  const carry = (to: Place) => {
+    const handle = elementOf(root.current);
+    const { place } = piece;
+    const across = cut === 'along' ? to.xM - place.xM : to.yM - place.yM;
+    shift(handle, piece.id, across * scale.perM, (place.zM - to.zM) * scale.perM);
+    if (handle) handle.ariaValueNow = String(Math.round(to.zM * 1000));
+    const tells = carried.current === null;
+    carried.current = to;
+    if (!tells) return;
+    oncePainted(() => {
+      const last = carried.current;
+      carried.current = null;
+      if (last) flushSync(() => onMoving(piece.id, last));
+    });
+  };
   const shifted = (from: Place, across: number, up: number): Place => ({
     xM: from.xM + (cut === 'along' ? across : 0),
     yM: from.yM + (cut === 'across' ? across : 0),
@@ -73,6 +104,7 @@ export const PieceHandle = memo(function PieceHandle({
   const x = scale.x(cut === 'along' ? piece.place.xM : piece.place.yM) + beside;
   return (
     <View
+      ref={root}
       onStartShouldSetResponder={() => true}
       onMoveShouldSetResponder={() => true}
       onResponderTerminationRequest={() => false}
@@ -82,12 +114,10 @@ export const PieceHandle = memo(function PieceHandle({
         setHeld(true);
       }}
       onResponderMove={(event) => {
-        if (!piece.movable || !far(event)) return;
-        const to = dragged(event);
-        // It goes with the finger: painted in the frame that tells of the finger, not in the one after.
-        flushSync(() => onMoving(piece.id, to));
+        if (piece.movable && far(event)) carry(dragged(event));
       }}
       onResponderRelease={(event) => {
+        doneByNow();
         setHeld(false);
         if (piece.movable && far(event)) onMoved(piece.id, dragged(event));
       }}

@@ -136,10 +136,12 @@ export const PieceShape = memo(function PieceShape({
   readonly palette: Palette;
 }) {
   const base = scale.y(piece.place.zM);
+  // Its handle finds it by that, to have it go with the finger.
+  const marked = { dataSet: { piece: piece.id } } as object;
   const ink = taken ? palette.accent : palette.text;
   if (piece.what === 'pump') {
     return (
-      <G>
+      <G {...marked}>
         {beside === 0 ? null : <ToPlace from={x - beside} to={x} y={base - 4} ink={ink} />}
         <Rect x={x - 13} y={base - 12} width={26} height={12} fill={palette.surface} stroke={ink} strokeWidth={2} />
         <Circle cx={x} cy={base - 23} r={11} fill={palette.surface} stroke={ink} strokeWidth={2} />
@@ -162,7 +164,7 @@ export const PieceShape = memo(function PieceShape({
   // The frame about the chosen piece would cross its words.
   const reach = taken ? 24 : 9;
   return (
-    <G>
+    <G {...marked}>
       {beside === 0 ? null : <ToPlace from={x - beside} to={x} y={base} ink={ink} />}
       <Line x1={x} x2={x} y1={base} y2={on - 4} stroke={ink} strokeWidth={2} />
       <Path d={`M${x - 10} ${base} h20`} stroke={ink} strokeWidth={4} />
