@@ -101,8 +101,7 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
     const ms = await answerTo(page);
     if (ms === null || action.kind !== 'figures') return ms;
     // The throttle slows the page alone: what a worker took is counted as often as the page is slowed.
-    const worked = await workedMs(page); if (process.env.DBG) process.stderr.write(`[${Math.round(ms)}:${Math.round(worked)}] `);
-    return ms + (workerRatio - 1) * worked;
+    return ms + (workerRatio - 1) * (await workedMs(page));
   } finally {
     if (by && 'dragged' in by) await finger('touchEnd');
   }
@@ -182,6 +181,9 @@ export async function phoneFigures(
     for (let round = 0; round < ROUNDS; round += 1) {
       const ms = await measured(page, cdp, action, workerRatio);
       if (ms === null) unanswered += 1;
+      // On a busy machine it is a while until it can be taken back.
+      await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+      await action.after?.(page);
       taken.push(ms ?? PATIENCE_MS);
     }
     taken.sort((one, other) => one - other);

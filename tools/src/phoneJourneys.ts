@@ -7,6 +7,8 @@ export interface Action {
   readonly kind: 'open' | 'step' | 'figures';
   /** Brings the page to where the tap is made; not measured. */
   readonly before: (page: Page) => Promise<void>;
+  /** Takes back what the tap did, where another could not be made after it. */
+  readonly after?: (page: Page) => Promise<void>;
   /** What is touched, as a screen reader names it. */
   readonly touch: {
     readonly role: 'link' | 'tab' | 'radio' | 'button' | 'heading' | 'textbox' | 'slider';
@@ -89,12 +91,16 @@ const again = (name: keyof typeof shown, from: keyof typeof shown): Action => ({
 
 const fuseFix = { role: 'button', name: /^Use the .* fuse/ } as const;
 
+const undo = (page: Page) => tap(page, { role: 'button', name: 'Undo the last change' });
+
 /** The fuse that a finding asks for. */
-const fix: Pick<Action, 'before' | 'touch'> = {
+const fix: Pick<Action, 'before' | 'touch' | 'after'> = {
+  after: async (page) => {
+    await undo(page);
+    await page.getByRole(fuseFix.role, { name: fuseFix.name }).filter({ visible: true }).first().waitFor();
+  },
   before: async (page) => {
-    // On a busy machine it is a while until the one before can be taken back.
-    if (page.url().includes(pinnockPump)) await tap(page, { role: 'button', name: 'Undo the last change' });
-    else await loaded(`${pinnockPump}/size`, shown.Size)(page);
+    if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
     await page.getByRole(fuseFix.role, { name: fuseFix.name }).filter({ visible: true }).first().waitFor();
     await page.waitForTimeout(400);
   },

@@ -10,9 +10,13 @@ import { TextScaleContext, Words } from '../../ui/Words';
 
 const words: Readonly<Record<SwitchPosition, string>> = { manual: 'Manual', off: 'Off', auto: 'Auto' };
 
+/** So wide a position is at least where there is room, of words of the usual size, px. */
+const BASIS = 96;
+
 const useSwitch = stylesFor(({ accent, accentSoft, muted, surface }) => {
   const position = {
     flexGrow: 1,
+    flexBasis: BASIS,
     minHeight: 68,
     alignItems: 'center',
     justifyContent: 'center',
@@ -120,7 +124,8 @@ const Position = memo(function Position({
     onKeyUp: onRelease,
     onBlur: onRelease,
   };
-  const look = [taken ? styles.taken : styles.position, { flexBasis: 96 * scale }];
+  const own = taken ? styles.taken : styles.position;
+  const look = scale === 1 ? own : [own, { flexBasis: BASIS * scale }];
   const state = { role: 'radio', 'aria-checked': taken, tabIndex: taken ? 0 : -1 } as const;
   const name = <Words style={styles.words}>{label}</Words>;
   // A hand that holds it, and lets it go, is heard by the library alone.

@@ -3,7 +3,7 @@ import { holdsInWords } from '@harbor-latch/core/documents/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
 import { formatAmps, formatVolts } from '@harbor-latch/core/units/index';
 import { memo } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { Notice } from '../../ui/Notice';
 import { Words } from '../../ui/Words';
@@ -23,32 +23,50 @@ export const Readout = memo(function Readout({ plan }: { readonly plan: Plan }) 
       </Notice>
     );
   }
-  const figures = [
+  const figures: readonly Shown[] = [
     ...(has(roles.pump)
       ? [
-          ['At the pump', formatVolts(point.voltsAcross(roles.pump, 'plus', 'minus'))],
-          ['Pump', shown(point.partA(roles.pump))],
+          { name: 'At the pump', value: formatVolts(point.voltsAcross(roles.pump, 'plus', 'minus')) },
+          { name: 'Pump', value: shown(point.partA(roles.pump)) },
         ]
       : []),
-    ...(has(roles.battery)
-      ? [['Battery', shown(point.partA(roles.battery))]]
-      : [['Alarm’s loop', shown(point.partA(roles.alarm))]]),
-  ] as const;
+    has(roles.battery)
+      ? { name: 'Battery', value: shown(point.partA(roles.battery)) }
+      : { name: 'Alarm’s loop', value: shown(point.partA(roles.alarm)) },
+  ];
   return (
-    <View style={{ gap: 6 }}>
-      <View style={{ flexDirection: 'row', gap: 14, justifyContent: 'space-between' }}>
-        {figures.map(([name, value]) => (
-          <View key={name} style={{ flexShrink: 1 }}>
-            <Words kind="small" muted>
-              {name}
-            </Words>
-            <Words kind="figure">{value}</Words>
-          </View>
+    <View style={styles.readout}>
+      <View style={styles.figures}>
+        {figures.map((figure) => (
+          <Figure key={figure.name} {...figure} />
         ))}
       </View>
       <View role="status" aria-live="polite">
         <Words>{sentence(netlist, row, nameOf)}</Words>
       </View>
+    </View>
+  );
+});
+
+const styles = StyleSheet.create({
+  readout: { gap: 6 },
+  figures: { flexDirection: 'row', gap: 14, justifyContent: 'space-between' },
+  figure: { flexShrink: 1 },
+});
+
+interface Shown {
+  readonly name: string;
+  readonly value: string;
+}
+
+/** One figure; shown anew only when it is another. */
+const Figure = memo(function Figure({ name, value }: Shown) {
+  return (
+    <View style={styles.figure}>
+      <Words kind="small" muted>
+        {name}
+      </Words>
+      <Words kind="figure">{value}</Words>
     </View>
   );
 });

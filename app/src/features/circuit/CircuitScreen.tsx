@@ -31,6 +31,7 @@ import { steps } from './places';
 import { PlaceBar, StationRail } from './StationBar';
 import { stationNamed, stations, type StationEntry } from './stations';
 import { useStation, useStationsKept } from './useStation';
+import { useWithFigures } from './useWithFigures';
 
 /** A digit for each step, in their order. */
 const stepKeys: Shortcut = {
@@ -212,8 +213,9 @@ const KeptStation = memo(function KeptStation({
   readonly shown: boolean;
 }) {
   const held = useKept(at, shown);
+  const whole = useWithFigures(held);
   // The field or button that was touched answers at once; what follows from it in the station comes right after.
-  const followed = useDeferredValue(held);
+  const followed = useDeferredValue(entry.key === 'survey' ? held : whole);
   return useMemo(
     () => (
       <Kept name={entry.key} shown={shown} of={held}>

@@ -1,6 +1,6 @@
 import { waterOf } from '@harbor-latch/core/runs/circuitsOf';
 import { posesOf, riseAt, slopesOf } from '@harbor-latch/core/water/index';
-import { memo, useDeferredValue, useMemo, useState, useSyncExternalStore } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import type { Cut } from '../../drawing/wellDrawing';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -29,6 +29,19 @@ const tools: readonly { readonly key: Tool; readonly name: string }[] = [
   { key: 'hose', name: 'Hose' },
 ];
 
+/** What was let go and is nowhere else after so long stands where it stood, ms. */
+const GIVEN_UP_MS = 1000;
+
+/** A piece that a hand holds, or has just let go. */
+interface Moving {
+  readonly id: string;
+  readonly to: Place;
+  /** Where it stood before it was let go. */
+  readonly from?: Place;
+}
+
+const samePlace = (one: Place, other: Place) => one.xM === other.xM && one.yM === other.yM && one.zM === other.zM;
+
 /** Where pump and float stand in their well, and what the water does to them. */
 export function FloatStation(props: FloatStationProps) {
   const water = waterOf(props.assessed);
@@ -50,12 +63,21 @@ function InWell(props: FloatStationProps) {
   const [zoom, setZoom] = useState(1);
   const [filled, setFilled] = useState<'off' | 'on' | 'limit'>('on');
   const [chosen, setChosen] = useState(`${circuit.id} float`);
-  const [moving, setMoving] = useState<{ readonly id: string; readonly to: Place } | null>(null);
+  const [moving, setMoving] = useState<Moving | null>(null);
   const [moments] = useState(makeMoments);
   // The choice that was touched answers at once; the section and the panel follow right after.
   const posed = useDeferredValue(poseId);
   const pose = poses.find(({ id }) => id === posed) ?? poses[0];
   const standing = useMemo(() => piecesOf(all, wellId), [all, wellId]);
+  const settledAt = standing.find(({ id }) => id === moving?.id)?.place;
+  // Let go it stays where it was put until it stands there.
+  if (moving?.from && settledAt && !samePlace(settledAt, moving.from)) setMoving(null);
+  const letGo = moving?.from;
+  useEffect(() => {
+    if (!letGo) return undefined;
+    const timer = setTimeout(() => setMoving(null), GIVEN_UP_MS);
+    return () => clearTimeout(timer);
+  }, [letGo]);
   const pieces = useMemo(
     () => standing.map((piece) => (piece.id === moving?.id ? { ...piece, place: moving.to } : piece)),
     [standing, moving],
@@ -73,9 +95,10 @@ function InWell(props: FloatStationProps) {
   const toldPieces = useDeferredValue(pieces);
   const onMoving = useStable((id: string, to: Place) => setMoving({ id, to }));
   const onMoved = useStable((id: string, to: Place) => {
-    setMoving(null);
     const which = standing.find((one) => one.id === id);
-    if (which) onCircuit(movedPiece(which, to), `Moved: ${which.name.toLowerCase()}`);
+    if (!which) return;
+    setMoving({ id, to, from: which.place });
+    onCircuit(movedPiece(which, to), `Moved: ${which.name.toLowerCase()}`);
   });
   if (!water) return null;
   const slopes = slopesOf(pose);
