@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View, type StyleProp, type ViewStyle } from 'react-native';
 import { stylesFor } from './stylesFor';
+import { useOnceInSight } from './useOnceInSight';
 
 /**
  * What lies outside the window is laid out and painted only when it comes near: a long
@@ -25,9 +26,10 @@ const useStyles = stylesFor((palette) => ({
 /** A quiet surface that holds one thing. */
 export function Card({ children, style }: { readonly children: ReactNode; readonly style?: StyleProp<ViewStyle> }) {
   const styles = useStyles();
+  const { root, shown } = useOnceInSight(children);
   return (
-    <View style={[styles.card, style]} {...marked}>
-      {children}
+    <View ref={root} style={[styles.card, style]} {...marked}>
+      {shown}
     </View>
   );
 }

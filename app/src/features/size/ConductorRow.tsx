@@ -23,7 +23,7 @@ import { WorkingList } from './WorkingList';
 export const ConductorRow = memo(function ConductorRow({
   job,
   circuitId,
-  conductors,
+  working,
   conductor,
   chosen,
   onToggle,
@@ -32,7 +32,8 @@ export const ConductorRow = memo(function ConductorRow({
   /** Null for one that is closed: nothing in it is another for another job. */
   readonly job: Job | null;
   readonly circuitId: string;
-  readonly conductors: readonly ConductorFacts[];
+  /** All conductors, whose working is shown; null too for one that is closed. */
+  readonly working: readonly ConductorFacts[] | null;
   readonly conductor: ConductorFacts;
   /** The size that was chosen when this was worked out. */
   readonly chosen: string | undefined;
@@ -72,7 +73,7 @@ export const ConductorRow = memo(function ConductorRow({
             chosen={chosen}
             onSize={(size) => onSize(planned.id, size)}
           />
-          <WorkingList steps={conductorWorking({ conductors }, planned.id)} />
+          {working ? <WorkingList steps={conductorWorking({ conductors: working }, planned.id)} /> : null}
         </View>
       ) : null}
     </View>

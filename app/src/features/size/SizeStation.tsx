@@ -108,7 +108,7 @@ function Sized({
                 key={id}
                 job={selected === id ? job : null}
                 circuitId={circuit.id}
-                conductors={facts.conductors}
+                working={selected === id ? facts.conductors : null}
                 conductor={conductor}
                 chosen={facts.circuit.choices?.conductors?.[id]}
                 onToggle={toggle}
