@@ -33,7 +33,29 @@ test(
     await page.mouse.down();
     await page.mouse.move(x + 10, y - 6, { steps: 4 });
     await page.mouse.move(x + 20, y - 12, { steps: 4 });
+    // The shape goes with its handle, and both stay where they were put: they are looked at in every frame.
+    await page.evaluate(() => {
+      const handle = [...document.querySelectorAll('[role=slider]')].find(
+        (one) => one.ariaLabel?.startsWith('First float') && one.checkVisibility(),
+      );
+      const shape = [...(handle?.parentElement?.querySelectorAll('[data-piece]') ?? [])].at(-1);
+      const tops: (readonly [number, number])[] = [];
+      Object.assign(window, { tops });
+      const note = () => {
+        if (handle && shape) tops.push([handle.getBoundingClientRect().top, shape.getBoundingClientRect().top]);
+        if (tops.length < 90) requestAnimationFrame(note);
+      };
+      note();
+    });
+    await page.mouse.move(x + 20, y - 42, { steps: 6 });
     await page.mouse.up();
+    const tops = () => page.evaluate(() => (window as unknown as { tops: [number, number][] }).tops);
+    await expect.poll(async () => (await tops()).length).toBe(90);
+    const apart = (await tops()).map(([handle, shape]) => Math.round(shape - handle));
+    expect(Math.max(...apart) - Math.min(...apart)).toBeLessThanOrEqual(6);
+    const handleTops = (await tops()).map(([handle]) => handle);
+    const highest = handleTops.indexOf(Math.min(...handleTops));
+    expect(Math.max(...handleTops.slice(highest))).toBeLessThan(box.y - 20);
     await expect.poll(async () => (await floatOf(request, job))?.zM ?? 0).toBeGreaterThan(0.015);
     const dragged = await floatOf(request, job);
     expect(dragged?.xM ?? 0).toBeGreaterThan(-0.45);
@@ -70,6 +92,8 @@ test('a run is played: water rises, the pump starts, and the hose’s own water 
   await open(page, placesOf(job).float, 'Engine well, primary');
   await tab(page, 'Cycle').click();
   await radio(page, 'Hauling to port').click();
+  // The run of the pose before goes with its pose.
+  await expect(page.getByRole('img', { name: /cut along, Hauling to port/ })).toBeVisible();
   const time = page.getByRole('slider', { name: 'Time in the run' });
   await expect(time).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Play' }).click();

@@ -1,4 +1,6 @@
-import { boatWith, Page, storeWith } from '../testing/page.fixture';
+import { act } from 'react';
+import { boatId, boatWith, Page, storeWith } from '../testing/page.fixture';
+import { doneByNow } from '../ui/oncePainted';
 import { BoatForm } from './BoatForm';
 import { ChoiceField } from './ChoiceField';
 import { DoubtsContext } from './FieldContext';
@@ -59,6 +61,54 @@ describe('a number field', () => {
     await page.fill('Panel to bilge, in m', '0.1');
     await page.press('Less Panel to bilge');
     expect(lengthM()).toBeCloseTo(0.1, 12);
+  });
+
+  describe('shows a figure before anything follows from it', () => {
+    const input = () => page.labelled('Panel to bilge, in m') as HTMLInputElement;
+    const follow = () => act(async () => doneByNow());
+    // The frame is not painted until the test is over.
+    beforeEach(() => jest.spyOn(globalThis, 'requestAnimationFrame').mockReturnValue(0));
+    afterEach(async () => {
+      await follow();
+      jest.restoreAllMocks();
+    });
+
+    it('that was stepped to', async () => {
+      lengthPage();
+      await page.press('More Panel to bilge');
+      expect([input().value, lengthM()]).toEqual(['5.1', 5]);
+      await follow();
+      expect([input().value, lengthM()]).toEqual(['5.1', 5.1]);
+    });
+
+    it('that was typed, and takes it when the field is left', async () => {
+      lengthPage();
+      await page.fill('Panel to bilge, in m', '6.2');
+      expect([input().value, lengthM()]).toEqual(['6.2', 5]);
+      await act(async () => {
+        input().focus();
+        input().blur();
+      });
+      expect([input().value, lengthM()]).toEqual(['6.2', 6.2]);
+    });
+
+    it('one after the other: each step goes on from the one before', async () => {
+      lengthPage();
+      for (let step = 0; step < 3; step += 1) {
+        await page.press('Less Panel to bilge');
+        // The next finger comes down.
+        await act(async () => document.dispatchEvent(new Event('pointerdown', { bubbles: true })));
+      }
+      expect([input().value, lengthM()]).toEqual(['4.7', 4.7]);
+    });
+
+    it('that is none, and keeps it as it was typed', async () => {
+      lengthPage();
+      await page.fill('Panel to bilge, in m', 'about 6');
+      await follow();
+      expect([input().value, lengthM()]).toEqual(['about 6', 5]);
+      expect(page.store.all().get(boatId)?.typed).toEqual({ [path.join('/')]: 'about 6' });
+    });
   });
 
   it('takes a common value at one touch', async () => {
