@@ -64,8 +64,8 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
   const asked =
     answered instanceof RegExp
       ? { words: answered.source }
-      : 'other' in answered
-        ? { other: answered.other.source }
+      : 'gone' in answered
+        ? { gone: answered.gone.source }
         : answered;
   const [x, y] = [box.x + box.width / 2, box.y + Math.min(box.height / 2, 30)];
   const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', across = 0, down = 0) =>

@@ -17,12 +17,12 @@ export interface Action {
   /** What the hand does there: a tap where nothing is said, a key typed at the end of a field, or a finger that goes on. */
   readonly by?: { readonly key: string } | { readonly dragged: readonly [number, number] };
   /**
-   * Words that stand on the page, to be seen, once what was asked for is painted; words that then are others; the field or the
+   * Words that stand on the page, to be seen, once what was asked for is painted; words that then are gone; the field or the
    * slider whose value then is another; the choice that is then made; or the name that a row then has.
    */
   readonly answered:
     | RegExp
-    | { readonly other: RegExp }
+    | { readonly gone: RegExp }
     | { readonly field: string }
     | { readonly slider: string }
     | { readonly chosen: string }
@@ -267,7 +267,12 @@ export const actions: readonly Action[] = [
     answered: /^Float: stuck down$/,
   },
   { ...fix, name: 'fix applied', kind: 'open', answered: /^Done: / },
-  { ...fix, name: 'fix applied, new figures', kind: 'figures', answered: { other: /^[\d.]+\u00a0A$/ } },
+  {
+    ...fix,
+    name: 'fix applied, new figures',
+    kind: 'figures',
+    answered: { gone: /^The fuse of \d+\u00a0A before this pump/ },
+  },
   { ...sizeChip, name: 'size chip', kind: 'step', answered: { chosen: '10 AWG' } },
   { ...sizeChip, name: 'size chip, new figures', kind: 'figures', answered: { row: 'Feed, 10 AWG' } },
 ];

@@ -1,6 +1,6 @@
 /**
  * What watches in the page: `watchFor` begins with the next press, and is told once
- * the words, other ones than before, a field's or slider's new value, or a choice made, are on the page and a frame was
+ * the words, no more of some words, a field's or slider's new value, or a choice made, are on the page and a frame was
  * painted with them. It looks at nothing but what can be the answer, so that looking takes no time from what is measured:
  * at what is there already, and at what comes or changes. `watchFrames` gathers what lies between frames, and
  * `postedMs` when workers were asked.
@@ -13,9 +13,9 @@ export const watcher = `
     if (message?.id) window.postedMs.set(message.id, performance.timeOrigin + performance.now());
     return post.call(this, message, ...rest);
   };
-  window.answers = ({ words, other, chosen, field, slider, row }) => {
-    const kind = words || other ? null : chosen ? '[role=radio]' : field ? 'input' : slider ? '[role=slider]' : '[role=button]';
-    const pattern = words || other ? new RegExp(words ?? other) : null;
+  window.answers = ({ words, gone, chosen, field, slider, row }) => {
+    const kind = words || gone ? null : chosen ? '[role=radio]' : field ? 'input' : slider ? '[role=slider]' : '[role=button]';
+    const pattern = words || gone ? new RegExp(words ?? gone) : null;
     const named = chosen ?? field ?? slider ?? row?.split(',')[0];
     const all = new Set();
     const add = (node) => {
@@ -41,20 +41,18 @@ export const watcher = `
     }).observe(document.body, { subtree: true, childList: true, characterData: true });
     return all;
   };
-  // Of what a page leaves out of its layout nothing is asked: the asking would have it laid out.
-  window.isPainted = (element) => element.checkVisibility({ visibilityProperty: true, contentVisibilityAuto: true });
-  window.dataOf = (all) => new Map([...all].map((text) => [text, text.data]));
-  window.saysOther = (all, { other }, before) => {
-    const pattern = new RegExp(other);
-    return [...all].some((text) => text.data !== before.get(text) && pattern.test(text.data.trim()) && text.parentElement !== null && window.isPainted(text.parentElement));
+  // What it says is painted no more: it is gone, or left out.
+  window.isGone = (all, { gone }) => {
+    const pattern = new RegExp(gone);
+    return ![...all].some((text) => pattern.test(text.data.trim()) && text.parentElement !== null && window.isShown(text.parentElement));
   };
   window.valueOf = (all, { field }) => {
     const one = [...all].find(window.isShown);
     return (field ? one?.value : one?.ariaValueNow) ?? null;
   };
   window.seenNow = (all, asked, before) => {
-    const { words, other, chosen, row } = asked;
-    if (other) return window.saysOther(all, asked, before);
+    const { words, gone, chosen, row } = asked;
+    if (gone) return window.isGone(all, asked);
     // What comes of a choice may be told behind its name.
     const isNamed = (radio) => (radio.ariaLabel ?? radio.textContent).trim().split(',')[0] === chosen;
     if (chosen) return [...all].some((radio) => radio.ariaChecked === 'true' && isNamed(radio) && window.isShown(radio));
@@ -67,7 +65,7 @@ export const watcher = `
     window.answeredMs = null;
     window.postedMs.clear();
     const all = window.answers(asked);
-    const before = asked.other ? window.dataOf(all) : asked.field || asked.slider ? window.valueOf(all, asked) : null;
+    const before = asked.field || asked.slider ? window.valueOf(all, asked) : null;
     addEventListener(begins, (event) => {
       const begun = event.timeStamp;
       let coming = false;

@@ -22,6 +22,7 @@ import type {
   SentAssessment,
 } from '../workers/assessWork';
 import type { TraceWork } from '../workers/traceWork';
+import { afterFrame } from '../afterFrame';
 import { Answers } from './Answers';
 
 /** What is asked of hunts, answered later. */
@@ -137,6 +138,7 @@ export class Assessments {
     return this.later(`${which} ${what}`, () => this.asker.trace[which](...asked));
   }
 
+  /** Asks once what is shown by now is painted: an answer before that would have it shown anew first. */
   private later<T>(what: string, ask: () => Promise<T>): Promise<T> {
     return new Promise((resolve, reject) => {
       this.waiting.get(what)?.giveUp();
@@ -144,7 +146,7 @@ export class Assessments {
         ask: () => ask().then(resolve, reject),
         giveUp: () => reject(new Error('Asked anew of another state.')),
       });
-      void this.work();
+      void afterFrame().then(() => this.work());
     });
   }
 

@@ -13,11 +13,23 @@ import { Swatch } from '../../drawing/Swatch';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
 import { PressRow } from '../../ui/PressRow';
+import { stylesFor } from '../../ui/stylesFor';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { VerdictLines } from './VerdictLines';
 import { verdictAt } from './verdictAt';
 import { WorkingList } from './WorkingList';
+
+const useStyles = stylesFor(({ line }) => ({
+  row: { borderTopWidth: 1, borderColor: line },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 },
+  name: { flex: 1, minWidth: 0 },
+  opened: { padding: 14, paddingTop: 4, gap: 14 },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 14, paddingBottom: 12, gap: 4 },
+  figure: { flex: 1, minWidth: 74 },
+  value: { fontVariant: ['tabular-nums'] },
+  choice: { gap: 6 },
+}));
 
 /** One conductor: its size with what follows from it; opened, the choice of another size and the working. */
 export const ConductorRow = memo(function ConductorRow({
@@ -42,18 +54,19 @@ export const ConductorRow = memo(function ConductorRow({
   readonly onSize: (id: string, size: string | null) => void;
 }) {
   const palette = usePalette();
+  const styles = useStyles();
   const { planned } = conductor;
   const open = job !== null;
   return (
-    <View style={{ borderTopWidth: 1, borderColor: palette.line }}>
+    <View style={styles.row}>
       <PressRow
         onPress={() => onToggle(planned.id)}
         expanded={open}
         label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`}
-        style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingVertical: 10, paddingHorizontal: 14 }}
+        style={styles.head}
       >
         <Swatch colour={planned.colour} />
-        <View style={{ flex: 1, minWidth: 0 }}>
+        <View style={styles.name}>
           <Words kind="strong">{planned.name}</Words>
           <Words kind="small" muted>
             {colourInWords(planned.colour)}
@@ -65,7 +78,7 @@ export const ConductorRow = memo(function ConductorRow({
       </PressRow>
       <ConductorFigures conductor={conductor} />
       {open ? (
-        <View style={{ padding: 14, paddingTop: 4, gap: 14 }}>
+        <View style={styles.opened}>
           <SizeAccess
             job={job}
             circuitId={circuitId}
@@ -82,6 +95,7 @@ export const ConductorRow = memo(function ConductorRow({
 
 function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts }) {
   const units = useUnits();
+  const styles = useStyles();
   const { planned } = conductor;
   const figures = [
     ['Length', formatQuantity(planned.lengthM, planned.leg === 'stub' ? 'shortLength' : 'length', units)],
@@ -90,13 +104,13 @@ function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts })
     ['Drop', `${plainNumber(conductor.dropV, 3)}\u00a0V`],
   ] as const;
   return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 14, paddingBottom: 12, gap: 4 }}>
+    <View style={styles.figures}>
       {figures.map(([name, value]) => (
-        <View key={name} style={{ flex: 1, minWidth: 74 }}>
+        <View key={name} style={styles.figure}>
           <Words kind="small" muted>
             {name}
           </Words>
-          <Words style={{ fontVariant: ['tabular-nums'] }}>{value}</Words>
+          <Words style={styles.value}>{value}</Words>
         </View>
       ))}
     </View>
@@ -112,6 +126,7 @@ interface SizeChoiceProps {
 }
 
 function SizeChoice({ job, circuitId, conductor, chosen, onSize }: SizeChoiceProps) {
+  const styles = useStyles();
   const verdicts = useVerdicts(job, circuitId, conductor.planned.id);
   const now = useChoicesNow(job.boat.id, circuitId).conductors?.[conductor.planned.id];
   // The choice stands where it was touched at once; the figures follow.
@@ -122,7 +137,7 @@ function SizeChoice({ job, circuitId, conductor, chosen, onSize }: SizeChoicePro
     label: size === conductor.proposedSize ? `${size}, proposed` : size,
   }));
   return (
-    <View style={{ gap: 6 }}>
+    <View style={styles.choice}>
       <Words kind="small" muted>
         What each size would bring is told before it is taken.
       </Words>

@@ -1,5 +1,5 @@
 import type { Verdicts } from '@harbor-latch/core/assess/verdicts';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { verdictWords, type Verdict } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
 import { standingLook } from '../../ui/Standing';
@@ -32,6 +32,12 @@ function linesOf({ of }: Verdicts, values: readonly string[], taken: string): Li
   return [...groups.values()];
 }
 
+const styles = StyleSheet.create({
+  lines: { gap: 8 },
+  line: { flexDirection: 'row', gap: 8 },
+  words: { flex: 1, minWidth: 0 },
+});
+
 /** Why choices are refused or cautioned against, under them; and what none of them answers. */
 export function VerdictLines({
   verdicts,
@@ -60,13 +66,13 @@ export function VerdictLines({
     })),
   ];
   return (
-    <View style={{ gap: 8 }}>
+    <View style={styles.lines}>
       {lines.map(({ standing, head, reason }) => {
         const look = standingLook[standing];
         return (
-          <View key={head + reason} style={{ flexDirection: 'row', gap: 8 }}>
+          <View key={head + reason} style={styles.line}>
             <Icon name={look.icon} size={18} color={palette[look.ink]} />
-            <Words kind="small" style={{ flex: 1, minWidth: 0 }}>
+            <Words kind="small" style={styles.words}>
               {`${head} ${reason}`}
             </Words>
           </View>

@@ -1,22 +1,29 @@
 import type { WorkingStep } from '@harbor-latch/core/explain/index';
 import { View } from 'react-native';
-import { fonts, usePalette } from '../../ui/theme';
+import { stylesFor } from '../../ui/stylesFor';
+import { fonts } from '../../ui/theme';
 import { Words } from '../../ui/Words';
+
+const useStyles = stylesFor(({ raised }) => ({
+  list: { backgroundColor: raised, borderRadius: 10, padding: 12, gap: 8 },
+  what: { fontFamily: fonts.medium },
+  sum: { fontVariant: ['tabular-nums'] },
+}));
 
 /** Arithmetic, step by step, with the table or rule each step comes from. */
 export function WorkingList({ steps }: { readonly steps: readonly WorkingStep[] }) {
-  const palette = usePalette();
+  const styles = useStyles();
   return (
-    <View style={{ backgroundColor: palette.raised, borderRadius: 10, padding: 12, gap: 8 }}>
+    <View style={styles.list}>
       <Words kind="strong" level={3}>
         Working
       </Words>
       {steps.map((step) => (
         <View key={step.what}>
-          <Words kind="small" style={{ fontFamily: fonts.medium }}>
+          <Words kind="small" style={styles.what}>
             {step.what}
           </Words>
-          <Words kind="small" style={{ fontVariant: ['tabular-nums'] }}>
+          <Words kind="small" style={styles.sum}>
             {step.sum}
           </Words>
           <Words kind="small" muted>
