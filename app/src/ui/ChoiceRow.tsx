@@ -1,6 +1,8 @@
-import { memo, useCallback, useLayoutEffect, useRef } from 'react';
+import { memo, useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { View } from 'react-native';
 import { Icon } from './Icon';
+import { oncePainted } from './oncePainted';
 import { PressRow } from './PressRow';
 import { roving } from './roving';
 import { standingLook } from './Standing';
@@ -25,10 +27,12 @@ export interface ChoiceRowProps<T extends string> {
   readonly choices: readonly Choice<T>[];
   readonly value: T;
   readonly onChoose: (value: T) => void;
+  /** Has what was touched stand chosen before anything follows from it: where the value is another as soon as it was chosen. */
+  readonly ahead?: boolean;
 }
 
 /** A few choices side by side, one of them taken. */
-export function ChoiceRow<T extends string>({ label, choices, value, onChoose }: ChoiceRowProps<T>) {
+export function ChoiceRow<T extends string>({ label, choices, value, onChoose, ahead = false }: ChoiceRowProps<T>) {
   // What to do may be another at every repaint; the row itself is painted anew only when it shows something else.
   const latest = useRef({ choices, onChoose });
   useLayoutEffect(() => {
@@ -44,6 +48,7 @@ export function ChoiceRow<T extends string>({ label, choices, value, onChoose }:
       taken={choices.findIndex((choice) => choice.value === value)}
       labels={choices.map((choice) => choice.label)}
       verdicts={choices.map((choice) => choice.verdict)}
+      ahead={ahead}
       onChoose={choose}
     />
   );
@@ -82,11 +87,26 @@ interface RowProps {
   readonly labels: readonly string[];
   readonly verdicts: readonly (Verdict | undefined)[];
   readonly taken: number;
+  readonly ahead: boolean;
   readonly onChoose: (index: number) => void;
 }
 
-const Row = memo(function Row({ label, labels, verdicts, taken, onChoose }: RowProps) {
+const Row = memo(function Row({ label, labels, verdicts, taken: chosen, ahead, onChoose }: RowProps) {
   const styles = useStyles();
+  const [touched, setTouched] = useState<number | null>(null);
+  const taken = touched ?? chosen;
+  const touch = useCallback(
+    (index: number) => {
+      setTouched(index);
+      oncePainted(() =>
+        flushSync(() => {
+          setTouched(null);
+          onChoose(index);
+        }),
+      );
+    },
+    [onChoose],
+  );
   return (
     <View role="radiogroup" aria-label={label} style={styles.row} {...roving}>
       {labels.map((words, index) => (
@@ -97,7 +117,7 @@ const Row = memo(function Row({ label, labels, verdicts, taken, onChoose }: RowP
           chosen={index === taken}
           tabStop={index === taken || (taken < 0 && index === 0)}
           index={index}
-          onChoose={onChoose}
+          onChoose={ahead ? touch : onChoose}
         />
       ))}
     </View>
@@ -142,6 +162,7 @@ function showsTheSame(before: RowProps, after: RowProps): boolean {
   return (
     before.label === after.label &&
     before.taken === after.taken &&
+    before.ahead === after.ahead &&
     before.onChoose === after.onChoose &&
     before.labels.join('\n') === after.labels.join('\n') &&
     before.verdicts.join() === after.verdicts.join()

@@ -7,7 +7,7 @@ import {
   type PlantedFault,
 } from '@harbor-latch/core/circuit/index';
 import type { Plan } from '@harbor-latch/core/schemes/index';
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { View } from 'react-native';
 import { BigButton } from '../../ui/BigButton';
 import { ChoiceRow } from '../../ui/ChoiceRow';
@@ -31,7 +31,8 @@ export function FaultPanel({
   const sites = kind ? kind.sites(planned) : [];
   const plant = (fault: PlantedFault) => {
     bench.change({ faults: [...faults.filter((other) => keyOf(other) !== keyOf(fault)), fault] });
-    setCode(null);
+    // The fault stands among what is broken at once; what it was chosen from closes right after.
+    startTransition(() => setCode(null));
   };
   return (
     <View style={{ gap: 12 }}>

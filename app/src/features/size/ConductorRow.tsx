@@ -145,6 +145,7 @@ function SizeChoice({ job, circuitId, conductor, chosen, onSize }: SizeChoicePro
         label={`Size of the ${conductor.planned.name.toLowerCase()}`}
         choices={choices}
         value={taken}
+        ahead
         onChoose={(size) => onSize(size === conductor.proposedSize ? null : size)}
       />
       <VerdictLines verdicts={verdicts} values={choices.map(({ value }) => value)} taken={taken} />

@@ -103,6 +103,7 @@ function Choosing({ boatId, facts, verdicts, onChoose }: ChoosingProps) {
       <ChoiceRow
         label="Kind of protection"
         value={kind}
+        ahead
         choices={(['blade', 'thermalBreaker', 'cubeAtBattery'] as const).map((value) => ({
           value,
           label: protectionFamilies[value].name,
@@ -112,6 +113,7 @@ function Choosing({ boatId, facts, verdicts, onChoose }: ChoosingProps) {
       <ChoiceRow
         label="Rating"
         value={taken}
+        ahead
         choices={ratings.map((ratingA) => ({
           value: String(ratingA),
           label: `${ratingA}\u00a0A${ratingA === proposedHere ? ', proposed' : ''}`,

@@ -29,6 +29,7 @@ export function SchoolRow({
         <ChoiceRow
           label="Drop school"
           value={choices.dropSchool ?? 'critical'}
+          ahead
           choices={Object.entries(dropSchools).map(([value, { percent }]) => ({
             value: value as DropSchool,
             label: `${percent}\u00a0% drop`,
@@ -40,6 +41,7 @@ export function SchoolRow({
         <ChoiceRow
           label="Cable sizes"
           value={choices.family ?? 'awg'}
+          ahead
           choices={Object.keys(conductorSizes).map((value) => ({
             value: value as CableFamily,
             label: value === 'awg' ? 'AWG' : 'mm²',
