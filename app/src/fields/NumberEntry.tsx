@@ -127,6 +127,7 @@ export function FieldFrame({
 }
 
 interface EntryProps extends NumberFieldProps {
+  /** What one types into: a step is shown in it before it is taken. */
   readonly entry: Ref<TextInput>;
   readonly text: string;
   readonly onText: (text: string) => void;

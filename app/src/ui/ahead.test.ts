@@ -40,18 +40,6 @@ describe('what is kept ready in a room', () => {
     expect(aheadOf(kept('size'), kept('float'), kept('bench'))).toEqual([undefined, undefined, undefined]);
   });
 
-  it.each(['pointerdown', 'keydown', 'popstate'])('is told of before a %s is heard, and once', (kind) => {
-    const order: string[] = [];
-    follow.mockImplementationOnce(() => order.push('told'));
-    show('float');
-    const hear = () => order.push('heard');
-    document.addEventListener(kind, hear);
-    document.dispatchEvent(new Event(kind, { bubbles: true }));
-    document.removeEventListener(kind, hear);
-    jest.runAllTimers();
-    expect(order).toEqual(['told', 'heard']);
-  });
-
   it('is told of before something else is shown', () => {
     show('float');
     show('bench', 'float');
