@@ -20,12 +20,13 @@ import icons from '../../assets/icons.ttf';
 import { ICON_FONT, PaperIcon } from '../ui/Icon';
 import { SaidProvider } from '../ui/Said';
 import { mod, ShortcutsProvider, useShortcut } from '../ui/Shortcuts';
+import { Interruptible } from '../makeReady';
 import { usePageStyle } from '../ui/pageStyle';
 import { darkTheme, lightTheme, still } from '../ui/theme';
 import { TextScaleContext } from '../ui/Words';
 import { answerTapsAtOnce } from '../ui/tapsAtOnce';
 import { whenIdle } from '../whenIdle';
-import { hearTouches } from '../ui/whenQuiet';
+import { hearTouches } from '../whenQuiet';
 
 const textScale = { usual: 1, large: 1.15, largest: 1.3, double: 2 } as const;
 
@@ -101,6 +102,7 @@ export default function RootLayout() {
                   <SaidProvider>
                     <ShortcutsProvider>
                       <SaveKey onSave={drafts.saveAll} />
+                      <Interruptible />
                       <Stack
                         screenOptions={{
                           headerShown: false,

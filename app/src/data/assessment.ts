@@ -15,6 +15,7 @@ import type { AskedProving, AskedTrends, AssessWork, Fixes } from '../workers/as
 import { Assessments, type AssessAsker } from './Assessments';
 import { useUnits } from './settings';
 import { spawnAssess } from './spawnAssess';
+import { useAsked } from './useAsked';
 
 /** The assessments of this device, made in a worker that starts when the first is asked for. */
 export function makeAssessments(): Assessments {
@@ -119,20 +120,13 @@ export interface FoundFixes {
 export function useFixes(job: Job, circuitId: string | null, findings: readonly Finding[]): FoundFixes {
   const assessments = useAssessments();
   const units = useUnits();
-  const [found, setFound] = useState<{ readonly job: Job; readonly fixes: Fixes } | null>(null);
   const any = findings.some(({ mayHaveFix }) => mayHaveFix);
-  useEffect(() => {
-    if (!any) return undefined;
-    let gone = false;
-    // What cannot be tried is not offered.
-    void assessments.fixes(job, circuitId, units, 'shown').then(
-      (fixes) => (gone ? undefined : setFound({ job, fixes })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, circuitId, units, any]);
+  const ask = useCallback(
+    async () => ({ job, fixes: await assessments.fixes(job, circuitId, units, 'shown') }),
+    [assessments, job, circuitId, units],
+  );
+  // What cannot be tried is not offered.
+  const found = useAsked('', any ? ask : null);
   const take = (findingId: string, onFix: (fix: Fix) => void) => {
     const shown = found?.fixes[findingId];
     if (!shown) return;
@@ -149,22 +143,14 @@ export function useFixes(job: Job, circuitId: string | null, findings: readonly 
   return { known: found?.fixes ?? null, take };
 }
 
+const noAlternatives: readonly Alternative[] = [];
+
 /** Other sizes of a circuit side by side: the last that were worked out, until those of the job as it is have come. */
 export function useAlternatives(job: Job, circuitId: string): readonly Alternative[] {
   const assessments = useAssessments();
   const units = useUnits();
-  const [found, setFound] = useState<readonly Alternative[]>([]);
-  useEffect(() => {
-    let gone = false;
-    void assessments.alternatives(job, circuitId, units).then(
-      (alternatives) => (gone ? undefined : setFound(alternatives)),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, circuitId, units]);
-  return found;
+  const ask = useCallback(() => assessments.alternatives(job, circuitId, units), [assessments, job, circuitId, units]);
+  return useAsked('', ask) ?? noAlternatives;
 }
 
 /**
@@ -174,37 +160,22 @@ export function useAlternatives(job: Job, circuitId: string): readonly Alternati
 export function useVerdicts(job: Job, circuitId: string, conductorId: string | null): Verdicts | null {
   const assessments = useAssessments();
   const units = useUnits();
-  const of = `${circuitId} ${conductorId}`;
-  const [found, setFound] = useState<{ readonly of: string; readonly verdicts: Verdicts | null } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void assessments.verdicts(job, circuitId, conductorId, units).then(
-      (verdicts) => (gone ? undefined : setFound({ of: `${circuitId} ${conductorId}`, verdicts })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, circuitId, conductorId, units]);
-  return found?.of === of ? found.verdicts : null;
+  const ask = useCallback(
+    () => assessments.verdicts(job, circuitId, conductorId, units),
+    [assessments, job, circuitId, conductorId, units],
+  );
+  return useAsked(`${circuitId} ${conductorId}`, ask);
 }
 
 /** What building a circuit takes: the last that was worked out, until that of the job as it is has come. Null before any. */
 export function useBuilding(job: Job, circuitId: string, temperatureC: number): Building | null {
   const assessments = useAssessments();
   const units = useUnits();
-  const [found, setFound] = useState<{ readonly circuitId: string; readonly building: Building | null } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void assessments.building({ job, circuitId, units, temperatureC, nowMs: Date.now() }).then(
-      (building) => (gone ? undefined : setFound({ circuitId, building })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, circuitId, units, temperatureC]);
-  return found?.circuitId === circuitId ? found.building : null;
+  const ask = useCallback(
+    () => assessments.building({ job, circuitId, units, temperatureC, nowMs: Date.now() }),
+    [assessments, job, circuitId, units, temperatureC],
+  );
+  return useAsked(circuitId, ask);
 }
 
 /** The tests of a circuit: the last that were worked out, until those of the job as it is have come. Null before any. */
@@ -212,53 +183,31 @@ export function useProving(asked: Omit<AskedProving, 'units'>): Proving | null {
   const assessments = useAssessments();
   const units = useUnits();
   const { job, circuitId, phase, battery, signed, windows } = asked;
-  const of = `${job.boat.id} ${circuitId} ${phase}`;
   const { restingV, runningV } = battery;
-  const [found, setFound] = useState<{ readonly of: string; readonly proving: Proving | null } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void assessments.proving({ job, circuitId, units, phase, battery: { restingV, runningV }, signed, windows }).then(
-      (proving) => (gone ? undefined : setFound({ of, proving })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, job, circuitId, units, phase, restingV, runningV, signed, windows, of]);
-  return found?.of === of ? found.proving : null;
+  const ask = useCallback(
+    () => assessments.proving({ job, circuitId, units, phase, battery: { restingV, runningV }, signed, windows }),
+    [assessments, job, circuitId, units, phase, restingV, runningV, signed, windows],
+  );
+  return useAsked(`${job.boat.id} ${circuitId} ${phase}`, ask);
 }
 
 /** What the log of a circuit shows; null until it was worked out. */
 export function useTrends({ entries, circuit, load }: Omit<AskedTrends, 'nowMs'>): Told | null {
   const assessments = useAssessments();
-  const [found, setFound] = useState<{ readonly circuit: string; readonly told: Told } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void assessments.trends({ entries, circuit, load, nowMs: Date.now() }).then(
-      (told) => (gone ? undefined : setFound({ circuit, told })),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, entries, circuit, load]);
-  return found?.circuit === circuit ? found.told : null;
+  const ask = useCallback(
+    () => assessments.trends({ entries, circuit, load, nowMs: Date.now() }),
+    [assessments, entries, circuit, load],
+  );
+  return useAsked(circuit, ask);
 }
 
 /** What the boats given take beyond the stock; the last that was worked out until the new is there, null before any. */
 export function useYardOrder(what: string, jobs: readonly Job[], stock: StockState, which: OpenJobs): YardOrder | null {
   const assessments = useAssessments();
   const units = useUnits();
-  const [found, setFound] = useState<YardOrder | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void assessments.yardOrder(what, { jobs, units, stock, which }).then(
-      (order) => (gone ? undefined : setFound(order)),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-    };
-  }, [assessments, what, jobs, units, stock, which]);
-  return found;
+  const ask = useCallback(
+    () => assessments.yardOrder(what, { jobs, units, stock, which }),
+    [assessments, what, jobs, units, stock, which],
+  );
+  return useAsked('', ask);
 }

@@ -14,9 +14,9 @@ export function browserThatIsBusy(): void {
 
 export const browserIsIdle = (): void => idle.splice(0).forEach((call) => call());
 
-/** A finger comes down now. */
-export function touch(): void {
-  const event = new Event('pointerdown');
+/** A finger or a key comes down now. */
+export function touch(kind: 'pointerdown' | 'keydown' = 'pointerdown'): void {
+  const event = new Event(kind);
   Object.defineProperty(event, 'timeStamp', { value: performance.now() });
   dispatchEvent(event);
 }

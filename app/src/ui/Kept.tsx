@@ -1,6 +1,5 @@
 import {
   createContext,
-  startTransition,
   useContext,
   useEffect,
   useLayoutEffect,
@@ -12,7 +11,8 @@ import {
 import { StyleSheet, View, type ViewStyle } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
 import { cardsFollow, elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
-import { whenQuiet } from './whenQuiet';
+import { makeReady } from '../makeReady';
+import { whenQuiet } from '../whenQuiet';
 
 const ShownContext = createContext(true);
 
@@ -116,10 +116,20 @@ function useSeenIf(shown: boolean): Seen {
 export function useKept<T>(value: T, shown: boolean): T {
   const [held, setHeld] = useState(value);
   if (shown && held !== value) setHeld(value);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (shown || held === value) return undefined;
+    let end = (): void => undefined;
     // While one change follows another nothing else is made ready.
-    return whenQuiet(() => startTransition(() => setHeld(value)));
+    const stop = whenQuiet(() => {
+      end = makeReady(
+        () => setHeld(value),
+        () => setHeld(held),
+      );
+    });
+    return () => {
+      stop();
+      end();
+    };
   }, [shown, held, value]);
   return shown ? value : held;
 }

@@ -1,6 +1,6 @@
 import { cardsFollow, keepInSight, layOutAtRest } from './atRest';
 import { browserIsIdle, browserThatIsBusy, touch } from '../testing/idleBrowser.fixture';
-import { hearTouches } from './whenQuiet';
+import { hearTouches } from '../whenQuiet';
 
 let end: () => void = () => undefined;
 

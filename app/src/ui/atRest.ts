@@ -1,6 +1,6 @@
 import type { View } from 'react-native';
 import { whenIdle } from '../whenIdle';
-import { whenQuiet } from './whenQuiet';
+import { whenQuiet } from '../whenQuiet';
 
 /** So long after it was first shown all of a page, what comes gradually too, was laid out, ms. */
 export const SETTLED_MS = 1000;

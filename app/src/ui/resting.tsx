@@ -1,18 +1,9 @@
 import { useLocalSearchParams, useNavigation } from 'expo-router';
-import {
-  memo,
-  startTransition,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ComponentType,
-  type RefObject,
-} from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, useState, type ComponentType, type RefObject } from 'react';
 import { View } from 'react-native';
 import { SeenContext, type Seen } from '../seen';
 import { cardsFollow, elementOf, keepInSight, layOutAtRest, SETTLED_MS } from './atRest';
+import { makeReady } from '../makeReady';
 
 interface PageNavigation {
   isFocused(): boolean;
@@ -32,9 +23,16 @@ export function resting(Screen: ComponentType<object>) {
     const [begun, setBegun] = useState(() => navigation.isFocused());
     if (!begun && navigation.isFocused()) setBegun(true);
     // What is made ready gives way to every touch.
-    useEffect(() => {
-      if (!begun) startTransition(() => setBegun(true));
-    }, [begun]);
+    useLayoutEffect(
+      () =>
+        begun
+          ? undefined
+          : makeReady(
+              () => setBegun(true),
+              () => setBegun(false),
+            ),
+      [begun],
+    );
     useLaidOut(root, navigation, begun, Object.values(useLocalSearchParams()).join('/'));
     return (
       <View ref={root} style={{ flex: 1 }}>

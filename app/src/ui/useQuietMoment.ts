@@ -1,6 +1,6 @@
 import { useContext, useEffect, useState } from 'react';
 import { SeenContext } from '../seen';
-import { whenQuiet } from './whenQuiet';
+import { whenQuiet } from '../whenQuiet';
 
 /** So long what was just shown has the machine to itself, ms. */
 const AFTER_PAINT_MS = 150;

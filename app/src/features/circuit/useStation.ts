@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import { startTransition, useCallback, useEffect, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { View } from 'react-native';
 import { whenIdle } from '../../whenIdle';
 import { showKept } from '../../ui/ahead';
 import { elementOf } from '../../ui/atRest';
+import { makeReady } from '../../makeReady';
 import { useQuietMoment } from '../../ui/useQuietMoment';
 import type { PlaceKey, Station } from './atStation';
 import { placeOf } from './places';
@@ -65,11 +66,18 @@ export function useStation(addressed: Station, rooms: RefObject<View | null>): A
 /** Stations that are ready to be shown: those seen, and the others one after the other while nothing else is to be done. */
 export function useStationsKept(shown: Station, wide: boolean): ReadonlySet<Station> {
   const [kept, setKept] = useState<ReadonlySet<Station>>(new Set([shown]));
-  if (!kept.has(shown)) setKept(new Set([...kept, shown]));
+  const [made, setMade] = useState<Station | null>(null);
+  for (const one of [shown, made]) if (one !== null && !kept.has(one)) setKept(new Set([...kept, one]));
   const next = stations.find(({ key, place }) => !kept.has(key) && (place !== null || !wide))?.key;
+  const stands = useRef<(() => void) | null>(null);
   const keepNext = useCallback(() => {
-    if (next) startTransition(() => setKept(new Set([...kept, next])));
-  }, [kept, next]);
+    stands.current?.();
+    stands.current = makeReady(
+      () => setMade(next ?? null),
+      () => setMade(made),
+    );
+  }, [next, made]);
+  useLayoutEffect(() => () => stands.current?.(), [next]);
   useQuietMoment(next ? keepNext : null);
   return kept;
 }

@@ -14,7 +14,7 @@ import { useShown } from '../../ui/Kept';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Notice } from '../../ui/Notice';
 import { useStable } from '../../ui/useStable';
-import { noteMovement } from '../../ui/whenQuiet';
+import { noteMovement } from '../../whenQuiet';
 import { Words } from '../../ui/Words';
 import { Labelled } from './Labelled';
 import { Progress } from './Progress';

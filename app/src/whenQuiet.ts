@@ -1,4 +1,4 @@
-import { whenIdle } from '../whenIdle';
+import { whenIdle } from './whenIdle';
 
 /** So long nobody must have touched or typed anything before something is made ready that nobody waits for, ms. */
 const QUIET_MS = 2000;

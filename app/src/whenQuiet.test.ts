@@ -1,4 +1,4 @@
-import { browserIsIdle, browserThatIsBusy, touch } from '../testing/idleBrowser.fixture';
+import { browserIsIdle, browserThatIsBusy, touch } from './testing/idleBrowser.fixture';
 import { hearTouches, noteMovement, whenQuiet } from './whenQuiet';
 
 let end: () => void = () => undefined;
