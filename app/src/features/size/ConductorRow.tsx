@@ -9,6 +9,7 @@ import { useVerdicts } from '../../data/assessment';
 import { useChoicesNow } from '../../data/circuits';
 import { useUnits } from '../../data/settings';
 import { colourInWords } from '@harbor-latch/core/schemes/colourInWords';
+import type { ConductorColour } from '@harbor-latch/core/schemes/index';
 import { Swatch } from '../../drawing/Swatch';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Icon } from '../../ui/Icon';
@@ -53,29 +54,20 @@ export const ConductorRow = memo(function ConductorRow({
   /** Chooses a size, or the proposed one again with null. */
   readonly onSize: (id: string, size: string | null) => void;
 }) {
-  const palette = usePalette();
   const styles = useStyles();
   const { planned } = conductor;
   const open = job !== null;
   return (
     <View style={styles.row}>
-      <PressRow
-        onPress={() => onToggle(planned.id)}
-        expanded={open}
-        label={`${planned.name}, ${conductor.size}: ${open ? 'close' : 'open'}`}
-        style={styles.head}
-      >
-        <Swatch colour={planned.colour} />
-        <View style={styles.name}>
-          <Words kind="strong">{planned.name}</Words>
-          <Words kind="small" muted>
-            {colourInWords(planned.colour)}
-            {conductor.overridden ? ' · chosen by you' : ''}
-          </Words>
-        </View>
-        <Words kind="figure">{conductor.size}</Words>
-        <Icon name={open ? 'chevron-up' : 'chevron-down'} size={24} color={palette.muted} />
-      </PressRow>
+      <Head
+        id={planned.id}
+        name={planned.name}
+        colour={planned.colour}
+        size={conductor.size}
+        overridden={conductor.overridden}
+        open={open}
+        onToggle={onToggle}
+      />
       <ConductorFigures conductor={conductor} />
       {open ? (
         <View style={styles.opened}>
@@ -93,6 +85,52 @@ export const ConductorRow = memo(function ConductorRow({
   );
 });
 
+interface HeadProps {
+  readonly id: string;
+  readonly name: string;
+  readonly colour: ConductorColour;
+  readonly size: string;
+  readonly overridden: boolean;
+  readonly open: boolean;
+  readonly onToggle: (id: string) => void;
+}
+
+/** Whether two say the same; a colour is made anew with each plan. */
+const sameHead = (before: HeadProps, now: HeadProps) =>
+  before.id === now.id &&
+  before.name === now.name &&
+  before.colour.base === now.colour.base &&
+  before.colour.stripe === now.colour.stripe &&
+  before.size === now.size &&
+  before.overridden === now.overridden &&
+  before.open === now.open &&
+  before.onToggle === now.onToggle;
+
+/** What opens and closes a conductor's row. */
+const Head = memo(function Head({ id, name, colour, size, overridden, open, onToggle }: HeadProps) {
+  const palette = usePalette();
+  const styles = useStyles();
+  return (
+    <PressRow
+      onPress={() => onToggle(id)}
+      expanded={open}
+      label={`${name}, ${size}: ${open ? 'close' : 'open'}`}
+      style={styles.head}
+    >
+      <Swatch colour={colour} />
+      <View style={styles.name}>
+        <Words kind="strong">{name}</Words>
+        <Words kind="small" muted>
+          {colourInWords(colour)}
+          {overridden ? ' · chosen by you' : ''}
+        </Words>
+      </View>
+      <Words kind="figure">{size}</Words>
+      <Icon name={open ? 'chevron-up' : 'chevron-down'} size={24} color={palette.muted} />
+    </PressRow>
+  );
+}, sameHead);
+
 function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts }) {
   const units = useUnits();
   const styles = useStyles();
@@ -106,16 +144,23 @@ function ConductorFigures({ conductor }: { readonly conductor: ConductorFacts })
   return (
     <View style={styles.figures}>
       {figures.map(([name, value]) => (
-        <View key={name} style={styles.figure}>
-          <Words kind="small" muted>
-            {name}
-          </Words>
-          <Words style={styles.value}>{value}</Words>
-        </View>
+        <Figure key={name} name={name} value={value} />
       ))}
     </View>
   );
 }
+
+const Figure = memo(function Figure({ name, value }: { readonly name: string; readonly value: string }) {
+  const styles = useStyles();
+  return (
+    <View style={styles.figure}>
+      <Words kind="small" muted>
+        {name}
+      </Words>
+      <Words style={styles.value}>{value}</Words>
+    </View>
+  );
+});
 
 interface SizeChoiceProps {
   readonly job: Job;
