@@ -215,7 +215,7 @@ const KeptStation = memo(function KeptStation({
   const held = useKept(at, shown);
   const whole = useWithFigures(held);
   // The field or button that was touched answers at once; what follows from it in the station comes right after.
-  const followed = useDeferredValue(entry.key === 'survey' ? held : whole);
+  const followed = useDeferredValue(entry.shows === 'entries' ? held : whole);
   return useMemo(
     () => (
       <Kept name={entry.key} shown={shown} of={held}>

@@ -21,7 +21,7 @@ export const StationFrame = memo(function StationFrame({
   const { assessed, current, failed, draft, room, selected, onSelect, onGo } = at;
   const waits = entry.needsSized && assessed.status === 'incomplete';
   const content = (
-    <Marked busy={!current && !failed} faded={entry.key !== 'survey'}>
+    <Marked busy={!current && !failed} faded={entry.shows === 'figures'}>
       {failed ? (
         <Notice tone="stop" icon="alert-octagon">
           This circuit could not be worked out. What you entered is kept; the figures are those of before the last

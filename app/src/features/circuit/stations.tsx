@@ -28,6 +28,8 @@ export interface StationEntry {
   readonly place: PlaceKey | null;
   /** Whether it waits until the survey has what sizing needs. */
   readonly needsSized: boolean;
+  /** What it shows above all: what is entered, which stands at once and is never faded; or figures, which a change waits for. */
+  readonly shows: 'entries' | 'figures';
   /** A page that scrolls, the drawing beside it where there is room; or a station that fills its room by itself. */
   readonly frame: 'page' | 'own';
   /** How it stands, said at its name; null where there is nothing to say. */
@@ -45,6 +47,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'tape-measure',
     place: 'plan',
     needsSized: false,
+    shows: 'entries',
     frame: 'page',
     stands: surveyStands,
     show: ({ draft, index, assessed, onGo, onBoat }) => (
@@ -57,6 +60,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'scale-balance',
     place: 'plan',
     needsSized: true,
+    shows: 'figures',
     frame: 'page',
     stands: (assessed) => stands(assessed, ({ topic }) => topic !== 'water'),
     show: ({ draft, assessed, selected, onSelect, onCircuit, onFix, onGo }) => (
@@ -77,6 +81,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'waves-arrow-up',
     place: 'plan',
     needsSized: true,
+    shows: 'figures',
     frame: 'own',
     stands: waterStands,
     show: ({ draft, assessed, all, room, onCircuit, onJob, onBoat }) => (
@@ -97,6 +102,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'flash-outline',
     place: 'bench',
     needsSized: true,
+    shows: 'figures',
     frame: 'own',
     stands: nothing,
     show: ({ draft, assessed, room, onCircuit }) =>
@@ -110,6 +116,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'hammer-wrench',
     place: 'build',
     needsSized: true,
+    shows: 'figures',
     frame: 'page',
     stands: buildStands,
     show: ({ draft, index, assessed, room, onCircuit, onSelect, onGo }) => (
@@ -132,6 +139,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'clipboard-check-outline',
     place: 'prove',
     needsSized: true,
+    shows: 'figures',
     frame: 'own',
     stands: (_assessed, proof) => provedStands(proof),
     show: ({ draft, assessed, room, onGo }) =>
@@ -145,6 +153,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'magnify',
     place: 'trace',
     needsSized: true,
+    shows: 'figures',
     frame: 'own',
     stands: nothing,
     show: ({ draft, assessed, room }) =>
@@ -156,6 +165,7 @@ export const stations: readonly StationEntry[] = [
     icon: 'transit-connection-variant',
     place: null,
     needsSized: false,
+    shows: 'figures',
     frame: 'own',
     stands: nothing,
     show: (at) => <DrawingStation {...at} />,
