@@ -1,4 +1,13 @@
-import { createContext, memo, startTransition, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  memo,
+  startTransition,
+  useCallback,
+  useContext,
+  useEffect,
+  useState,
+  type ReactNode,
+} from 'react';
 import { View } from 'react-native';
 import { footHeight } from './pageFoot';
 import { darkPalette, lightPalette } from './palette';
