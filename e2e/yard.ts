@@ -178,7 +178,8 @@ export { expect };
 /** Has what lies outside the window laid out too, which the browser else leaves until it comes near. */
 export async function layAllOut(page: Page): Promise<void> {
   await page.evaluate(() => {
-    for (const element of document.querySelectorAll<HTMLElement>('*'))
+    // Cards alone are left so.
+    for (const element of document.querySelectorAll<HTMLElement>('[data-card]'))
       if (getComputedStyle(element).contentVisibility === 'auto') element.style.contentVisibility = 'visible';
   });
 }

@@ -35,12 +35,13 @@ const pinnockPump = '/boat/b1770000-3e4e-4c1a-9b0a-000000000003/b1770000-3e4e-4c
 
 const seen = (page: Page, words: RegExp) => page.getByText(words).filter({ visible: true }).first().waitFor();
 
+/** By a finger: where a mouse was once, the browser looks in every frame what lies under it. */
 const tap = (page: Page, { role, name }: Action['touch']) =>
   page
     .getByRole(role, typeof name === 'string' ? { name, exact: true } : { name })
     .filter({ visible: true })
     .first()
-    .click();
+    .tap();
 
 /** A page loaded anew, everything else fetched and at rest. */
 const loaded = (path: string, words: RegExp) => async (page: Page) => {
@@ -112,7 +113,7 @@ const sizeChip: Pick<Action, 'before' | 'touch'> = {
   before: async (page) => {
     if (!page.url().includes(pinnockPump)) await loaded(`${pinnockPump}/size`, shown.Size)(page);
     const closed = page.getByRole('button', { name: /^Feed, .*: open$/ }).filter({ visible: true });
-    if ((await closed.count()) > 0) await closed.click();
+    if ((await closed.count()) > 0) await closed.tap();
     await tap(page, { role: 'radio', name: /^12 AWG/ });
     await page.getByRole('button', { name: /^Feed, 12 AWG/ }).waitFor();
     await page.waitForTimeout(400);
@@ -232,7 +233,7 @@ export const actions: readonly Action[] = [
     before: async (page) => {
       if (!page.url().endsWith('/float')) await loaded(`${alderPump}/float`, shown.Float)(page);
       const undo = page.getByRole('button', { name: 'Undo the last change' }).filter({ visible: true });
-      if (await undo.isEnabled()) await undo.click();
+      if (await undo.isEnabled()) await undo.tap();
       await page.waitForTimeout(300);
     },
     touch: { role: 'slider', name: /^First float/ },
@@ -259,7 +260,7 @@ export const actions: readonly Action[] = [
         await tap(page, { role: 'tab', name: 'Faults' });
       }
       const mend = page.getByRole('button', { name: 'Mend: Float: stuck down' });
-      if ((await mend.count()) > 0) await mend.click();
+      if ((await mend.count()) > 0) await mend.tap();
       await tap(page, { role: 'radio', name: 'Float stuck down' });
       await page.waitForTimeout(300);
     },

@@ -1,4 +1,4 @@
-import { Children, startTransition, useContext, useEffect, useState, type ReactNode } from 'react';
+import { Children, startTransition, useContext, useLayoutEffect, useState, type ReactNode } from 'react';
 import { makeReady } from '../makeReady';
 import { SeenContext } from '../seen';
 
@@ -17,7 +17,7 @@ function onceStanding(call: () => void): () => void {
 export function Gradually({ first, children }: { readonly first: number; readonly children: ReactNode }) {
   const [whole, setWhole] = useState(false);
   const seen = useContext(SeenContext);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (whole) return undefined;
     let end = (): void => undefined;
     const follow = () => {
