@@ -5,7 +5,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Stack, type ErrorBoundaryProps } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { unstable_forceFrameRate as workForAFrame } from 'scheduler';
+import { unstable_forceFrameRate as workInPieces } from 'scheduler';
 import { Pressable, Text, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
@@ -29,9 +29,9 @@ import { answerTapsAtOnce } from '../ui/tapsAtOnce';
 import { whenIdle } from '../whenIdle';
 import { hearTouches } from '../whenQuiet';
 
-// What is shown after a touch is worked out for a frame at a time, not for 5 ms: between two pieces the browser takes up to 3 ms on
-// a phone, and the figures came a fifth later. What is touched meanwhile is heard within a frame.
-workForAFrame(60);
+// What follows from a touch is worked out in pieces of 10 ms, not of 5: between two of them the browser takes up to 3 ms on a
+// phone. Longer ones would hold up frames, and what is touched meanwhile.
+workInPieces(100);
 
 const textScale = { usual: 1, large: 1.15, largest: 1.3, double: 2 } as const;
 
