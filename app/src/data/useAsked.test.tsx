@@ -97,6 +97,19 @@ describe('what is worked out apart from the page', () => {
     expect(seenAgain).toHaveLength(0);
   });
 
+  it('is shown as soon as it is seen, though the touch that shows it took back what was begun', async () => {
+    isSeen = false;
+    await show('feed', answers('10 AWG'));
+    act(() => {
+      browserIsIdle();
+      touch();
+    });
+    expect(told()).toBe('nothing');
+    isSeen = true;
+    act(() => seenAgain.forEach((listener) => listener()));
+    expect(told()).toBe('10 AWG');
+  });
+
   it('leaves a page as it is that asked for something else meanwhile', async () => {
     isSeen = false;
     touch();

@@ -1,6 +1,6 @@
 import { startTransition, useContext, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { makeReady } from '../makeReady';
-import { SeenContext, type Seen } from '../seen';
+import { SeenContext } from '../seen';
 import { whenQuiet } from '../whenQuiet';
 
 const nothing = (): void => undefined;
@@ -22,43 +22,29 @@ export function useAsked<Answer>(of: string, ask: (() => Promise<Answer>) | null
   }, [found]);
   useEffect(() => {
     if (!ask) return undefined;
-    let end = nothing;
     let gone = false;
     const tell = (answer: Answer) => {
       const before = latest.current;
-      const now = { of, answer };
-      if (seen.now()) startTransition(() => setFound(now));
-      else
-        end = onceSeenOrQuiet(
-          seen,
-          () => setFound(now),
-          () => {
-            stands.current = makeReady(
-              () => setFound(now),
-              () => setFound(before),
-            );
-          },
-        );
+      const show = () => setFound({ of, answer });
+      if (seen.now()) return startTransition(show);
+      let end = whenQuiet(() => {
+        end = makeReady(show, () => setFound(before));
+      });
+      // Also where the touch that shows it took back what was begun.
+      const unheard = seen.subscribe(() => {
+        stands.current();
+        show();
+      });
+      stands.current = () => {
+        end();
+        unheard();
+      };
     };
     ask().then((answer) => (gone ? undefined : tell(answer)), nothing);
     return () => {
       gone = true;
-      end();
       stands.current();
     };
   }, [ask, of, seen]);
   return found?.of === of ? found.answer : null;
-}
-
-/** Calls one of the two: which comes first. @returns what takes the call back */
-function onceSeenOrQuiet(seen: Seen, onceSeen: () => void, onceQuiet: () => void): () => void {
-  const stop = () => {
-    for (const end of ends) end();
-  };
-  const first = (call: () => void) => () => {
-    stop();
-    call();
-  };
-  const ends = [seen.subscribe(first(onceSeen)), whenQuiet(first(onceQuiet))];
-  return stop;
 }
