@@ -99,7 +99,9 @@ describe('what is worked out apart from the page', () => {
 
   it('is shown as soon as it is seen, though the touch that shows it took back what was begun', async () => {
     isSeen = false;
+    touch();
     await show('feed', answers('10 AWG'));
+    jest.advanceTimersByTime(2000);
     act(() => {
       browserIsIdle();
       touch();
