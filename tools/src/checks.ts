@@ -2,10 +2,12 @@ import { runTogether, type Step } from './run';
 
 const workspaces = ['core', 'server', 'cli', 'app', 'tools', 'e2e'];
 const steps: readonly Step[] = [
-  // The longest first, so that the others fill the time beside it. Of a workspace that others use, these read what it
-  // declares; the service worker is checked apart, as it runs where there is no page.
-  { what: 'Types', script: 'typescript/bin/tsc', args: ['-b', ...workspaces, 'app/sw'] },
+  // The longest first, so that the others fill the time beside it.
   { what: 'Lint', script: 'eslint/bin/eslint.js', args: ['.'] },
+  // By the native compiler, a third of the time; what else reads TypeScript needs the one before, which is a library.
+  // Of a workspace that others use, these read what it declares; the service worker is checked apart, as it runs where
+  // there is no page.
+  { what: 'Types', script: 'typescript-native/bin/tsc', args: ['-b', ...workspaces, 'app/sw'] },
   // Its newer command formats several files at once.
   {
     what: 'Format',

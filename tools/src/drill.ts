@@ -5,6 +5,7 @@ import { say } from './say';
 
 /** A long drill by its name: which tests it runs, and how many times as much as `npm test` does. */
 const drills: Readonly<Record<string, { readonly tests: string; readonly env: Readonly<Record<string, string>> }>> = {
+  volts: { tests: 'schemes/ngspice', env: { SHARE_OF_RUNS: '1' } },
   boats: { tests: 'wholeBoats', env: { SHARE_OF_RUNS: '8' } },
   badinput: { tests: 'routes/(boats|badRequests)', env: { SHARE_OF_RUNS: '8' } },
   proofs: { tests: 'prove/coverage', env: { DRAWS: '1000' } },
@@ -15,7 +16,7 @@ const drills: Readonly<Record<string, { readonly tests: string; readonly env: Re
   offline: { tests: 'offline', env: { CHANGES: '500' } },
 };
 
-/** `npm run drill [-- boats | badinput | proofs | hunts | search | trainees | kills | offline | load | slowlink]`: all but the last two without a name. */
+/** `npm run drill [-- volts | boats | badinput | proofs | hunts | search | trainees | kills | offline | load | slowlink]`: all but the last two without a name. */
 async function main(): Promise<void> {
   const [name] = process.argv.slice(2);
   if (name === 'load') return drillLoad();
