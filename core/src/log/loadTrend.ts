@@ -38,7 +38,7 @@ export function loadTrend(days: readonly DayCount[], load: Load, provedMs: numbe
             points: taken.map(({ day, ampHours }) => ({ atMs: day.dayMs, value: ampHours, entry: day.entry })),
             lines: [{ value: limit, words: `lasts ${Math.round(wanted)} days` }],
             provedMs,
-            words: `${Math.round(usable)} Ah can be used; ${Math.round(wanted)} days are wanted.`,
+            words: `${Math.round(usable)}\u00a0Ah can be used; ${Math.round(wanted)} days are wanted.`,
           },
         ];
   const alarms = [battery(taken, load, usable), hours(days)].filter((one) => one !== null);
@@ -60,7 +60,7 @@ function battery(
     return {
       code: 'battery-days',
       severity: lasts < leftAloneDays ? 'stop' : 'caution',
-      words: `At ${mean.toFixed(1)} Ah a day the battery lasts ${lasts.toFixed(1)} days; she is left alone for ${leftAloneDays}.`,
+      words: `At ${mean.toFixed(1)}\u00a0Ah a day the battery lasts ${lasts.toFixed(1)} days; she is left alone for ${leftAloneDays}.`,
       causes: [
         { words: 'more water comes in', asOftenAsPercent: MORE_WATER_PERCENT },
         { words: 'the pump runs longer for the same water', faults: ['blocked', 'hose', 'valve', 'impeller'] },

@@ -199,7 +199,7 @@ describe('added resistance', () => {
 
   it('says the volts that it loses and when it matters, by the line through it', () => {
     const [alarm] = told(0, 0.05, 0.1, 0.15);
-    expect(alarm?.words).toMatch(/^0\.15 Ω more in the auto conductor.*0\.6 V lost there/);
+    expect(alarm?.words).toMatch(/^0\.15\u00a0Ω more in the auto conductor.*0\.6\u00a0V lost there/);
     // 1.2 V at 4 A are 0.3 Ω, of which 0.03 were there: 0.27 added at 0.05 a month: five months and a half in all, 2.4 from now.
     expect(alarm?.words).toMatch(/matters in about 2 months/);
     expect(told(0, 0.1, 0.2, 0.3)[0]).toMatchObject({ severity: 'stop' });

@@ -166,7 +166,7 @@ function ofStretch(stretch: Stretch, visits: readonly Visit[], provedMs: number 
     points: added.map(({ atMs, added: value, entry }) => ({ atMs, value, entry })),
     lines: [{ value: LEAST_OHM, words: 'tells something' }],
     provedMs,
-    words: alarm?.words ?? `Nothing beyond what a meter tells since ${first.ohm.toFixed(2)} Ω.`,
+    words: alarm?.words ?? `Nothing beyond what a meter tells since ${first.ohm.toFixed(2)}\u00a0Ω.`,
   };
   return { trends: [trend], alarms: alarm ? [alarm] : [] };
 }
@@ -194,7 +194,7 @@ function addedAlarm(stretch: Stretch, points: readonly Added[]): FoundAlarm | nu
   return {
     code: `added-${stretch.key}`,
     severity: matters !== null && matters <= last.atMs ? 'stop' : 'caution',
-    words: `${last.added.toFixed(2)} Ω more in ${stretch.name} than when it was proved: ${(last.added * last.amps).toFixed(1)} V lost there.${when}`,
+    words: `${last.added.toFixed(2)}\u00a0Ω more in ${stretch.name} than when it was proved: ${(last.added * last.amps).toFixed(1)}\u00a0V lost there.${when}`,
     causes: stretch.causes,
     next:
       stretch.key === 'feed'
@@ -257,7 +257,7 @@ function ampsTrend(visits: readonly Visit[], provedMs: number | null): Found {
   ];
   if (off > AMPS.dry + SLACK && off < AMPS.debris - SLACK) return { trends, alarms: [] };
   const common = { atMs: last.atMs, entry: last.entry };
-  const words = `${last.amps.toFixed(1)} A, ${Math.abs(Math.round(off * 100))} % ${off < 0 ? 'less' : 'more'} than it drew at the same volts when it was proved.`;
+  const words = `${last.amps.toFixed(1)}\u00a0A, ${Math.abs(Math.round(off * 100))}\u00a0% ${off < 0 ? 'less' : 'more'} than it drew at the same volts when it was proved.`;
   const alarm: FoundAlarm =
     off < 0
       ? {
