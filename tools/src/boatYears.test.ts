@@ -58,7 +58,7 @@ describe('slow faults that are planted', () => {
     // A tenth of an ohm at day 130; the third reading after that at day 210.
     expect(told?.day).toBeLessThanOrEqual(210);
     expect(told?.day).toBeGreaterThan(from);
-    expect(told?.alarm.words).toMatch(/Ω more in the auto conductor, the float and their joints .* V lost there/);
+    expect(told?.alarm.words).toMatch(/Ω more in the auto conductor, the float and their joints .*\sV lost there/);
     expect(told?.alarm.causes[0]?.words).toContain('joint of the float');
   });
 
