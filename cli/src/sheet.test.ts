@@ -6,9 +6,16 @@ describe('a sheet', () => {
   const textOf = (pdf: string) => run('pdftotext', '-layout', pdf, '-').stdout;
   const times = (text: string, word: string) => text.split(/\s+/).filter((one) => one === word).length;
 
-  it('holds every conductor of all circuits once, as text to be searched, its faces within', () => {
+  it('holds every conductor of all circuits once, as text to be searched, its faces within', async () => {
     const out = join(folder, 'job.pdf');
-    const { status, stdout, stderr } = latch('sheet', 'examples/low-samphire.json', '--paper', 'a4', '--out', out);
+    const { status, stdout, stderr } = await latch(
+      'sheet',
+      'examples/low-samphire.json',
+      '--paper',
+      'a4',
+      '--out',
+      out,
+    );
     expect([status, stderr]).toEqual([0, '']);
     const { pages, bytes } = JSON.parse(stdout) as { pages: number; bytes: number };
     expect(bytes).toBe(statSync(out).size);
@@ -20,7 +27,7 @@ describe('a sheet', () => {
     };
     for (const { id, name } of job.circuits) {
       expect(text).toContain(name);
-      const list = latch('build', 'examples/low-samphire.json', '--circuit', id);
+      const list = await latch('build', 'examples/low-samphire.json', '--circuit', id);
       const { conductors } = JSON.parse(list.stdout) as { conductors: { labels: [string, string] }[] };
       for (const label of conductors.flatMap(({ labels }) => labels)) {
         expect([label, times(text, label)]).toEqual([label, 1]);
@@ -35,24 +42,24 @@ describe('a sheet', () => {
     ['cuts', 'Cable to order'],
     ['parts', 'To get'],
     ['labels', 'ALWAYS LIVE'],
-  ])('of the kind %s is made, too', (kind, words) => {
+  ])('of the kind %s is made, too', async (kind, words) => {
     const out = join(folder, `${kind}.pdf`);
-    const made = latch('sheet', 'examples/pinnock.json', '--paper', 'letter', '--out', out, '--kind', kind);
+    const made = await latch('sheet', 'examples/pinnock.json', '--paper', 'letter', '--out', out, '--kind', kind);
     expect([made.status, made.stderr]).toEqual([0, '']);
     expect((JSON.parse(made.stdout) as { pages: number }).pages).toBeGreaterThan(0);
     expect(textOf(out)).toContain(words);
     expect(run('pdfinfo', out).stdout).toMatch(/Page size: +612 x 792 pts/);
   });
 
-  it('that cannot be made says why, and where', () => {
+  it('that cannot be made says why, and where', async () => {
     const out = join(folder, 'x.pdf');
     const ask = (...more: readonly string[]) => refusal('sheet', 'examples/pinnock.json', '--out', out, ...more);
-    expect(ask('--paper', 'a5')).toMatchObject({ code: 'bad-paper', path: '$.paper' });
-    expect(ask('--paper', 'a4', '--kind', 'poster')).toMatchObject({ code: 'bad-kind', path: '$.kind' });
-    expect(ask('--paper', 'a4', '--circuit', 'none')).toMatchObject({ code: 'no-such-circuit' });
-    expect(ask('--paper', 'a4', '--kind', 'template')).toMatchObject({ code: 'no-sheet' });
+    expect(await ask('--paper', 'a5')).toMatchObject({ code: 'bad-paper', path: '$.paper' });
+    expect(await ask('--paper', 'a4', '--kind', 'poster')).toMatchObject({ code: 'bad-kind', path: '$.kind' });
+    expect(await ask('--paper', 'a4', '--circuit', 'none')).toMatchObject({ code: 'no-such-circuit' });
+    expect(await ask('--paper', 'a4', '--kind', 'template')).toMatchObject({ code: 'no-sheet' });
     const nowhere = join(folder, 'absent/x.pdf');
-    expect(refusal('sheet', 'examples/pinnock.json', '--paper', 'a4', '--out', nowhere)).toMatchObject({
+    expect(await refusal('sheet', 'examples/pinnock.json', '--paper', 'a4', '--out', nowhere)).toMatchObject({
       code: 'unwritable',
       path: '$.out',
     });

@@ -64,8 +64,8 @@ function file(name: string, entries: readonly ChainedEntry[]): string {
   writeFileSync(path, packBundle({ job, entries, head: signed, photographs: new Map() }));
   return path;
 }
-const answer = (...args: readonly string[]) => {
-  const { status, stdout } = latch('verify', ...args);
+const answer = async (...args: readonly string[]) => {
+  const { status, stdout } = await latch('verify', ...args);
   return {
     status,
     ...(JSON.parse(stdout) as { ok: boolean; key: string; first?: { number: number; what: string }; words: string }),
@@ -73,21 +73,21 @@ const answer = (...args: readonly string[]) => {
 };
 
 describe('verify', () => {
-  it('says under which key a bundle is consistent, and that it agrees with what was written down', () => {
+  it('says under which key a bundle is consistent, and that it agrees with what was written down', async () => {
     const good = file('good.zip', links);
-    expect(answer(good)).toMatchObject({ status: 0, ok: true, entries: 4, key: yard.key, head: last });
-    expect(answer(good).words).toContain('compare it with the one written down');
+    expect(await answer(good)).toMatchObject({ status: 0, ok: true, entries: 4, key: yard.key, head: last });
+    expect((await answer(good)).words).toContain('compare it with the one written down');
     const spaced = (entryHash(links[1]?.entry as Entry).match(/.{8}/g) ?? []).join(' ');
-    expect(answer(good, '--key', yard.key, '--head', spaced)).toMatchObject({ status: 0, ok: true });
-    expect(answer(good, '--key', phone.key)).toMatchObject({ status: 1, ok: false });
-    expect(answer(good, '--head', 'ab'.repeat(32))).toMatchObject({ status: 1, ok: false });
+    expect(await answer(good, '--key', yard.key, '--head', spaced)).toMatchObject({ status: 0, ok: true });
+    expect(await answer(good, '--key', phone.key)).toMatchObject({ status: 1, ok: false });
+    expect(await answer(good, '--head', 'ab'.repeat(32))).toMatchObject({ status: 1, ok: false });
   });
 
-  it('names the first entry that was altered or removed, with exit 1', () => {
+  it('names the first entry that was altered or removed, with exit 1', async () => {
     const altered = links.map((one, at) => (at === 2 ? { ...one, entry: { ...one.entry, by: 'Heron' } } : one));
-    expect(answer(file('altered.zip', altered))).toMatchObject({ status: 1, ok: false, first: { number: 3 } });
+    expect(await answer(file('altered.zip', altered))).toMatchObject({ status: 1, ok: false, first: { number: 3 } });
     expect(
-      answer(
+      await answer(
         file(
           'removed.zip',
           links.filter((_, at) => at !== 1),
@@ -96,13 +96,13 @@ describe('verify', () => {
     ).toMatchObject({ status: 1, first: { number: 2, what: 'it was removed.' } });
   });
 
-  it('refuses what is no bundle, or no hash', () => {
-    expect(refusal('verify', join(root, 'examples/alder-wren.json'))).toMatchObject({ code: 'not-a-bundle' });
-    expect(refusal('verify', join(folder, 'none.zip'))).toMatchObject({ code: 'unreadable' });
+  it('refuses what is no bundle, or no hash', async () => {
+    expect(await refusal('verify', join(root, 'examples/alder-wren.json'))).toMatchObject({ code: 'not-a-bundle' });
+    expect(await refusal('verify', join(folder, 'none.zip'))).toMatchObject({ code: 'unreadable' });
     const short = join(folder, 'short.zip');
     writeFileSync(short, readFileSync(file('whole.zip', links)).subarray(0, 200));
-    expect(refusal('verify', short)).toMatchObject({ code: 'not-a-bundle' });
-    expect(refusal('verify', file('good.zip', links), '--head', 'ab')).toMatchObject({
+    expect(await refusal('verify', short)).toMatchObject({ code: 'not-a-bundle' });
+    expect(await refusal('verify', file('good.zip', links), '--head', 'ab')).toMatchObject({
       code: 'bad-head',
       path: '$.head',
     });
@@ -110,13 +110,13 @@ describe('verify', () => {
 });
 
 describe('a bundle in place of a job', () => {
-  it('is proved and assessed by the job in it', () => {
+  it('is proved and assessed by the job in it', async () => {
     const good = file('good.zip', links);
-    const { status, stdout } = latch('prove', good, '--circuit', circuit, '--phase', 'bench');
+    const { status, stdout } = await latch('prove', good, '--circuit', circuit, '--phase', 'bench');
     expect(status).toBe(0);
     const { tests } = JSON.parse(stdout) as { tests: { id: string; phase: string }[] };
     expect(tests[0]).toMatchObject({ id: 'look-pump', phase: 'bench' });
-    expect(JSON.parse(latch('assess', good).stdout)).toMatchObject({ circuits: [{ id: circuit }] });
-    expect(refusal('prove', good, '--circuit', circuit, '--phase', 'dock')).toMatchObject({ code: 'bad-phase' });
+    expect(JSON.parse((await latch('assess', good)).stdout)).toMatchObject({ circuits: [{ id: circuit }] });
+    expect(await refusal('prove', good, '--circuit', circuit, '--phase', 'dock')).toMatchObject({ code: 'bad-phase' });
   });
 });
