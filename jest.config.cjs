@@ -14,28 +14,33 @@ const node = (name) => ({
   moduleNameMapper: coreMap,
 });
 
-// What the app's packages ship untranspiled and Jest must translate itself.
-const translated = [
+// What the app's packages ship in modules, which Jest does not take.
+const shippedAsModules = [
   'react-hotkeys-hook',
-  '(jest-)?react-native',
-  '@react-native(-community)?',
-  'expo(nent)?',
-  '@expo(nent)?/.*',
-  '@expo-google-fonts/.*',
+  'react-native-(?!reanimated|worklets)[^/]+',
+  'expo(?!-router)[^/]*',
+  '@expo/[^/]+',
+  '@expo-google-fonts/[^/]+',
   'react-navigation',
-  '@react-navigation/.*',
-  'react-native-svg',
-  'react-native-paper',
-  '@react-native-vector-icons/.*',
-  '@harbor-latch/.*',
-  'd3-.*',
+  '@react-navigation/[^/]+',
+  '@react-native-vector-icons/[^/]+',
+  'd3-[^/]+',
   'internmap',
   'comlink',
   'uuid',
-  '@noble',
+  '@noble/[^/]+',
   'json-canonicalize',
   'fflate',
 ];
+// What esbuild cannot translate: types of another kind, routes read from folders.
+const shippedAsSource = [
+  'jest-react-native',
+  'react-native',
+  '@react-native(-community)?',
+  'expo-router',
+  '@harbor-latch',
+];
+const translated = [...shippedAsModules, ...shippedAsSource];
 
 module.exports = {
   testTimeout: 120_000,
@@ -57,11 +62,14 @@ module.exports = {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       transform: {
         '\\.mjs$': '<rootDir>/../tools/jestEsbuild.cjs',
-        // What has no interface needs nothing of Babel.
+        // In a third of Babel's time, which is left for tests: it puts their mocks before what they bring.
         '/(core|server)/(src|testing)/.*\\.ts$': '<rootDir>/../tools/jestEsbuild.cjs',
+        '/app/src/(?!.*\\.test\\.)(?!.*fixture).*\\.tsx?$': '<rootDir>/../tools/jestEsbuild.cjs',
+        [`node_modules/(${shippedAsModules.join('|')})/.*\\.js$`]: '<rootDir>/../tools/jestEsbuild.cjs',
       },
       transformIgnorePatterns: [`node_modules/(?!(${translated.join('|')}))`],
-      moduleNameMapper: coreMap,
+      // As the translator of the screens has it.
+      moduleNameMapper: { ...coreMap, '^react-native$': 'react-native-web/dist/index.js' },
     },
   ],
 };

@@ -11,14 +11,15 @@ const moduleUrl = "const moduleUrl = require('node:url').pathToFileURL(__filenam
 module.exports = {
   process(source, path) {
     const { code, map } = transformSync(source, {
-      loader: 'ts',
+      loader: path.endsWith('x') ? 'tsx' : 'ts',
+      jsx: 'automatic',
       // What is brought later in the application is there at once.
       supported: { 'dynamic-import': false },
       format: 'cjs',
       target: 'node20',
       sourcefile: path,
       sourcemap: 'both',
-      define: { 'import.meta.url': 'moduleUrl' },
+      define: { 'import.meta.url': 'moduleUrl', 'process.env.EXPO_OS': '"web"' },
       banner: `${globals} ${moduleUrl}`,
     });
     return { code, map };
