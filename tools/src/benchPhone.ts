@@ -2,6 +2,7 @@ import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { replies, watcher } from './phoneWatcher';
 import { actions, openRun, type Action } from './phoneJourneys';
+import { stolenShare } from './stolen';
 
 const THROTTLE = 4;
 const ROUNDS = 20;
@@ -20,6 +21,8 @@ export interface PhoneFigure {
   readonly taps: number;
   /** Taps that were not answered for a long time; they count as so long. */
   readonly unanswered: number;
+  /** So much of all processors the machine under this one took meanwhile: a slow tap may be its doing. */
+  readonly stolenPercent: number;
 }
 
 /** A fixed piece of arithmetic, ms: so that machines, and a page and its workers, can be related. */
@@ -183,6 +186,7 @@ export async function phoneFigures(
   for (const action of actions.filter(({ name }) => only.test(name))) {
     const taken: number[] = [];
     let unanswered = 0;
+    const stolen = stolenShare();
     for (let round = 0; round < ROUNDS; round += 1) {
       const ms = await measured(page, cdp, action, workerRatio);
       if (ms === null) unanswered += 1;
@@ -199,10 +203,11 @@ export async function phoneFigures(
       p95Ms: Math.round(percentile(taken, 0.95)),
       taps: taken.length,
       unanswered,
+      stolenPercent: Math.round(100 * stolen()),
     };
     figures.push(figure);
     process.stderr.write(
-      `${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms (${taken.map(Math.round).join(' ')})\n`,
+      `${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms, ${figure.stolenPercent} % stolen (${taken.map(Math.round).join(' ')})\n`,
     );
   }
   const run = only.test('run played') ? await framesOfRun(page, cdp) : null;
