@@ -1,9 +1,9 @@
 import { createServer, request as ask, type Server } from 'node:http';
 import type { AddressInfo, Socket } from 'node:net';
-import type { Browser, BrowserContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 
 /** A way to the server that can be cut and mended, as a signal in a bilge is. */
-class Signal {
+export class Signal {
   private server: Server | undefined;
   private readonly sockets = new Set<Socket>();
   private port = 0;
@@ -22,6 +22,13 @@ class Signal {
 
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** As it was made. */
+  async reset(): Promise<void> {
+    this.delayMs = 0;
+    this.release = '';
+    if (!this.server) await this.mend();
   }
 
   /** Nothing is reached any more. */
@@ -56,16 +63,6 @@ class Signal {
     this.port = (server.address() as AddressInfo).port;
     this.server = server;
   }
-}
-
-/** A phone of its own on a link that can be cut. */
-export async function phoneOnLink(
-  browser: Browser,
-  address: string | undefined,
-): Promise<{ readonly signal: Signal; readonly device: BrowserContext }> {
-  const signal = await Signal.to(address ?? '');
-  const device = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
-  return { signal, device };
 }
 
 /** Waits until every file of the application lies on the device. */

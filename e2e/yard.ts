@@ -2,15 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { readJobText } from '@harbor-latch/core/file/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
-import {
-  test as base,
-  chromium,
-  expect,
-  type APIRequestContext,
-  type BrowserContext,
-  type Page,
-} from '@playwright/test';
-import { chromiumLaunch } from './chromium';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
 
 /** A demo boat of the repository, under an id of its own. */
 export function demoBoat(file: string, name: string): Job {
@@ -53,7 +45,7 @@ export async function addBoat(request: APIRequestContext, job: Job): Promise<Job
 const added: string[] = [];
 
 /** Takes them away again: every page of a later journey would fetch them. */
-async function clearAway(request: APIRequestContext): Promise<void> {
+export async function clearAway(request: APIRequestContext): Promise<void> {
   for (const id of added.splice(0)) {
     const answer = await request.get(`/api/boats/${id}`);
     if (!answer.ok()) continue;
@@ -69,97 +61,6 @@ export async function storedBoat(request: APIRequestContext, id: string): Promis
   return (await (await ask()).json()) as { version: number; job: Job };
 }
 
-/** Fails a test for anything on the console and any request that leaves the origin. */
-function watch(context: BrowserContext, origin: string, expected: () => readonly RegExp[]): string[] {
-  const complaints: string[] = [];
-  const complain = (text: string) => {
-    if (!expected().some((pattern) => pattern.test(text))) complaints.push(text);
-  };
-  context.on('console', (message) => {
-    if (message.type() === 'error') complain(`console: ${message.text()}`);
-  });
-  context.on('weberror', (error) => complain(`page error: ${error.error().message}`));
-  context.on('request', (sent) => {
-    const url = new URL(sent.url());
-    if (/^https?:$|^wss?:$/.test(url.protocol) && url.origin !== origin)
-      complain(`request left the origin: ${url.href}`);
-  });
-  return complaints;
-}
-
-/** A browser’s profile that the journeys of a worker share, with its page that is always open. */
-interface Profile {
-  readonly context: BrowserContext;
-  readonly anchor: Page;
-}
-
-/** Forgets what a journey left in the profile; only what the browser made of the application’s code is kept. */
-async function forget({ context, anchor }: Profile, origin: string): Promise<void> {
-  await context.unrouteAll({ behavior: 'ignoreErrors' });
-  await context.setOffline(false);
-  for (const page of context.pages()) if (page !== anchor) await page.close();
-  for (const event of ['console', 'weberror', 'request', 'response'] as const) context.removeAllListeners(event);
-  const devtools = await context.newCDPSession(anchor);
-  const storageTypes = 'cookies,indexeddb,local_storage,cache_storage,service_workers';
-  await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes });
-  await devtools.detach();
-}
-
-interface Fixtures {
-  /** A browser that has never seen the application, as a stranger’s; others have its code from journeys before. */
-  readonly fresh: boolean;
-  /** Console messages that the test brings about on purpose. */
-  readonly expected: RegExp[];
-  readonly cleared: undefined;
-  readonly watched: undefined;
-}
-
-export const test = base.extend<Fixtures, { readonly profile: Profile }>({
-  profile: [
-    async ({ playwright: _playwright }, use, { project }) => {
-      const { viewport = null, hasTouch = false, baseURL } = project.use;
-      const options = { viewport, hasTouch, serviceWorkers: 'block' as const, ...(baseURL ? { baseURL } : {}) };
-      const context = await chromium.launchPersistentContext('', { ...chromiumLaunch, ...options });
-      const anchor = context.pages()[0] ?? (await context.newPage());
-      await use({ context, anchor });
-      await context.close();
-    },
-    { scope: 'worker' },
-  ],
-  fresh: [false, { option: true }],
-  // The code of each page compiled anew took half of what a journey took.
-  context: async ({ context, fresh, serviceWorkers, profile, baseURL }, use) => {
-    if (fresh || serviceWorkers === 'allow') return use(context);
-    await use(profile.context);
-    await forget(profile, new URL(baseURL ?? '').origin);
-  },
-  // The profile is made as its project says; a journey may want another page or another theme.
-  page: async ({ page, viewport, colorScheme }, use) => {
-    if (viewport) await page.setViewportSize(viewport);
-    await page.emulateMedia({ colorScheme });
-    await use(page);
-  },
-  expected: async ({ page: _page }, use) => {
-    await use([]);
-  },
-  // Before the page in order, and so after it at the end.
-  cleared: [
-    async ({ request }, use) => {
-      await use(undefined);
-      await clearAway(request);
-    },
-    { auto: true },
-  ],
-  watched: [
-    async ({ context, baseURL, expected }, use) => {
-      const complaints = watch(context, new URL(baseURL ?? '').origin, () => expected);
-      await use(undefined);
-      expect(complaints).toEqual([]);
-    },
-    { auto: true },
-  ],
-});
-
 /** Waits until nothing is worked out beside the page any more. */
 export async function workedOut(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy="true"]').filter({ visible: true })).toHaveCount(0);
@@ -172,8 +73,6 @@ export async function open(page: Page, address: string, title: string | RegExp):
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
   await workedOut(page);
 }
-
-export { expect };
 
 /** Has what lies outside the window laid out too, which the browser else leaves until it comes near. */
 export async function layAllOut(page: Page): Promise<void> {

@@ -1,15 +1,12 @@
 import type { Page } from '@playwright/test';
-import { onDevice, phoneOnLink } from '../signal';
-import { addBoat, demoBoat, expect, goTo, open, placesOf, storedBoat, test } from '../yard';
-
-test.use({ serviceWorkers: 'allow' });
+import { expect, newWindow, test } from '../journey';
+import { onDevice } from '../signal';
+import { addBoat, demoBoat, goTo, open, placesOf, storedBoat } from '../yard';
 
 test('without a server the application opens from cold on any page, is worked with, and all arrives once later', async ({
-  browser,
+  newPhone: { signal, device },
   request,
-  baseURL,
 }) => {
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const job = await addBoat(request, demoBoat('alder-wren', 'Aboard'));
   const first = await device.newPage();
   await open(first, `${signal.address}/`, 'Yard');
@@ -58,20 +55,17 @@ test('without a server the application opens from cold on any page, is worked wi
   await expect(again.getByText('Nothing waits')).toBeVisible();
   const stored = await storedBoat(request, job.boat.id);
   expect([stored.version, stored.job.circuits[0]?.legs.sourceToPanel.lengthM]).toEqual([2, 3.3]);
-  await device.close();
-  await signal.cut();
 });
 
 test('two phones see each other’s changes within a moment, a removed boat goes, and a new one comes', async ({
   page,
-  browser,
-  baseURL,
+  context,
+  elsewhere,
   request,
 }) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Shared'));
-  const device = await browser.newContext({ baseURL: baseURL ?? '', viewport: { width: 390, height: 844 } });
-  const other = await device.newPage();
-  await open(other, placesOf(job).survey, 'Bilge pump');
+  const other = await newWindow(context);
+  await open(other, elsewhere + placesOf(job).survey, 'Bilge pump');
   await open(page, placesOf(job).survey, 'Bilge pump');
   await page.getByLabel('Pump amperes, in A').fill('3.3');
   await expect(other.getByLabel('Pump amperes, in A')).toHaveValue('3.3');
@@ -81,7 +75,6 @@ test('two phones see each other’s changes within a moment, a removed boat goes
   const { boat } = demoBoat('pinnock', 'Come');
   await addBoat(request, { ...job, boat });
   await open(page, `/boat/${boat.id}`, 'Come');
-  await device.close();
 });
 
 test('what an earlier release kept on the device is carried over once, and what it left unreadable is handed out', async ({
@@ -118,11 +111,9 @@ const newer = (page: Page) =>
   page.getByText('A newer version of Harbor Latch is on this device', { exact: false }).filter({ visible: true });
 
 test('a newer release waits beside the old one, is said, and is begun in all tabs together with what was typed', async ({
-  browser,
+  newPhone: { signal, device },
   request,
-  baseURL,
 }) => {
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const job = await addBoat(request, demoBoat('pinnock', 'Renewed'));
   const first = await device.newPage();
   await open(first, `${signal.address}${placesOf(job).survey}`, 'Bilge pump');
@@ -145,20 +136,16 @@ test('a newer release waits beside the old one, is said, and is begun in all tab
   await expect(first.getByLabel('Pump amperes, in A')).toHaveValue('four');
   await expect(second.getByRole('heading', { level: 1, name: 'Yard' })).toBeVisible();
   await expect(newer(second)).toBeHidden();
-  await device.close();
-  await signal.cut();
 });
 
 /** Edits in a row over a slow link; a drill makes more of them. */
 const EDITS = Number(process.env['EDITS'] ?? 10);
 
 test('edits one after the other on a slow phone over a slow link are never a conflict of one’s own, and arrive once', async ({
-  browser,
+  phone: { signal, device },
   request,
-  baseURL,
 }) => {
   test.setTimeout(120_000 + EDITS * 3000);
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const job = await addBoat(request, demoBoat('pinnock', 'Slow'));
   const first = await device.newPage();
   await open(first, `${signal.address}/`, 'Yard');
@@ -198,6 +185,4 @@ test('edits one after the other on a slow phone over a slow link are never a con
   process.stdout.write(
     `${EDITS} edits became ${stored.version - 1} saves; cold start without a server ${coldMs} ms.\n`,
   );
-  await device.close();
-  await signal.cut();
 });

@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 import type { Job } from '@harbor-latch/core/job/index';
 import { barriers } from '../barriers';
-import { addBoat, demoBoat, expect, layAllOut, open, placesOf, test, workedOut } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, layAllOut, open, placesOf, workedOut } from '../yard';
 
 const views: readonly (readonly [string, string, (job: Job) => string])[] = [
   ['yard', 'Yard', () => '/'],

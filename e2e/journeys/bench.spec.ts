@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { schemeKeys } from '@harbor-latch/core/schemes/index';
 import type { Circuit, Job } from '@harbor-latch/core/job/index';
 import type { Page } from '@playwright/test';
-import { addBoat, demoBoat, expect, firstCircuit, goTo, open, placesOf, storedBoat, test, unfold } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, firstCircuit, goTo, open, placesOf, storedBoat, unfold } from '../yard';
 
 const radio = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
 const told = (page: Page, words: string) => expect(page.getByText(words)).toBeVisible();

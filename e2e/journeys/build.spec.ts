@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { barriers } from '../barriers';
-import { onDevice, phoneOnLink } from '../signal';
-import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+import { expect, test } from '../journey';
+import { onDevice } from '../signal';
+import { addBoat, demoBoat, open, placesOf, storedBoat } from '../yard';
 
 const tool = (page: Page, name: string) =>
   page.getByRole('tab', { name, exact: true }).filter({ visible: true }).click();
@@ -108,11 +109,9 @@ test('a circuit is built from the phone: what to cut, how to join, what to buy, 
 });
 
 test('the papers are made on the phone without a signal: searchable, with our own faces, and small', async ({
-  browser,
+  phone: { signal, device },
   request,
-  baseURL,
 }) => {
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const demo = demoBoat('low-samphire', '=On “paper” & <b>wet</b>');
   const measured = { outlet: { threadM: 0.0419 }, cutOut: { widthM: 0.12, heightM: 0.08 } };
   const job = await addBoat(request, { ...demo, circuits: demo.circuits.map((one) => ({ ...one, build: measured })) });
@@ -139,7 +138,6 @@ test('the papers are made on the phone without a signal: searchable, with our ow
     expect(text).toMatch(/\/BaseFont \/[A-Z]{6}\+AtkinsonHyperlegible/);
     expect(text).toContain('/ToUnicode');
   }
-  await device.close();
 });
 
 test('posts without print are found by one touch of the meter after the other, and are called so from then on', async ({

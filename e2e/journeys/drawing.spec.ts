@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, open, placesOf } from '../yard';
 
 const longest = 'W'.repeat(40) + ' battery under the after cabin sole, second of three';
 

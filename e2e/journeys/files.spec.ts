@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { writeJobText } from '@harbor-latch/core/file/index';
 import type { Page } from '@playwright/test';
-import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, open, placesOf, storedBoat } from '../yard';
 
 async function importFile(page: Page, name: string, text: string): Promise<void> {
   const choosing = page.waitForEvent('filechooser');

@@ -1,4 +1,5 @@
-import { addBoat, demoBoat, expect, Hand, open, openEmptyYard, placesOf, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, Hand, open, openEmptyYard, placesOf } from '../yard';
 
 test('from the empty yard to fuse, cable and float height in at most 20 taps and 12 keys', async ({ page }) => {
   await openEmptyYard(page);

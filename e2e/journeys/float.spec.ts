@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { Job } from '@harbor-latch/core/job/index';
-import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, firstCircuit, open, placesOf, storedBoat } from '../yard';
 
 const radio = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
 const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true });

@@ -1,4 +1,5 @@
-import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, firstCircuit, open, placesOf, storedBoat } from '../yard';
 
 test('what is known of the wiring stands where hands are, and asks for nothing', async ({ page, request }) => {
   const job = await addBoat(request, demoBoat('alder-wren', 'Wired'));

@@ -1,4 +1,5 @@
-import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, open, placesOf } from '../yard';
 
 test(
   'a boat and its circuit are begun by keys alone, and the keys are listed',

@@ -1,7 +1,8 @@
 import { readPhoto } from '@harbor-latch/core/wire/photograph';
+import { expect, test } from '../journey';
 import { addPhotographs, cameraPhotograph } from '../photograph';
-import { onDevice, phoneOnLink } from '../signal';
-import { addBoat, demoBoat, expect, open, placesOf, storedBoat, test } from '../yard';
+import { onDevice } from '../signal';
+import { addBoat, demoBoat, open, placesOf, storedBoat } from '../yard';
 
 const jpeg = (name: string, buffer: Buffer) => ({ name, mimeType: 'image/jpeg', buffer });
 
@@ -46,11 +47,10 @@ test('a photograph is turned, shrunk, stripped and hung on the boat; its note st
 });
 
 test('a photograph taken without a signal is seen without one, and is sent once later; another phone sees it', async ({
-  browser,
+  phone: { signal, device },
+  page: other,
   request,
-  baseURL,
 }) => {
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const job = await addBoat(request, demoBoat('pinnock', 'In the dark'));
   const page = await device.newPage();
   await open(page, `${signal.address}${placesOf(job).survey}`, 'Bilge pump');
@@ -69,11 +69,7 @@ test('a photograph taken without a signal is seen without one, and is sent once 
   const [hung] = (await storedBoat(request, job.boat.id)).job.photographs ?? [];
   expect(hung?.circuitId).toBe(job.circuits[0]?.id);
 
-  const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
   await open(other, placesOf(job).survey, 'Bilge pump');
   await other.getByRole('button', { name: /^Open photograph 1 of 1/ }).click();
   await expect(other.getByRole('img', { name: 'Photograph 1 of 1' })).toBeVisible();
-  await other.context().close();
-  await device.close();
-  await signal.cut();
 });

@@ -3,7 +3,8 @@ import { buildDrill } from '@harbor-latch/core/trace/buildDrill';
 import { drillSolution, type DrillLevel } from '@harbor-latch/core/trace/drill';
 import { Practice } from '@harbor-latch/core/trace/practice';
 import { barriers } from '../barriers';
-import { expect, open, test } from '../yard';
+import { expect, test } from '../journey';
+import { open } from '../yard';
 
 for (const level of [1, 2, 3, 4] as const satisfies readonly DrillLevel[])
   test(`a boat of level ${level} is played: a test is done, the repair named and proved, and the best hunt shown`, async ({

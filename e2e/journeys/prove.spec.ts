@@ -6,8 +6,9 @@ import type { Job } from '@harbor-latch/core/job/index';
 import { proveTests } from '@harbor-latch/core/prove/proveTests';
 import type { ProvePhase, ProveTest, ReadBattery } from '@harbor-latch/core/prove/proveTest';
 import { barriers } from '../barriers';
-import { onDevice, phoneOnLink } from '../signal';
-import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
+import { expect, newWindow, test } from '../journey';
+import { onDevice } from '../signal';
+import { addBoat, demoBoat, firstCircuit, open, placesOf, storedBoat } from '../yard';
 
 const shown = (page: Page, text: string | RegExp) => page.getByText(text).filter({ visible: true });
 const key = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).filter({ visible: true });
@@ -78,16 +79,12 @@ async function proveAll(
 }
 
 test('a circuit is proved from the bench to the signature without a signal, its record is checked by command, and a changed cable makes some of it due again', async ({
-  browser,
-  baseURL,
+  phone: { signal, device },
   request,
-  expected,
 }) => {
   test.setTimeout(300_000);
-  expected.push(/Failed to load resource|ERR_CONNECTION_REFUSED|EventSource/);
   const job = await addBoat(request, tern('Proved in the bilge'));
   const { prove } = placesOf(job);
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const page = await device.newPage();
   await open(page, signal.address + prove, 'Main bilge pump');
   await onDevice(page);
@@ -175,24 +172,22 @@ test('a circuit is proved from the bench to the signature without a signal, its 
   await expect(shown(page, /tests are due again: something was changed or mended since/)).toBeVisible();
   await expect(shown(page, /volts from the auto post to the manual post/)).toBeVisible();
   await expect(shown(page, /^Fuse out, float lifted: volts from the common post/)).toHaveCount(0);
-  await device.close();
-  await signal.cut();
 });
 
 test('two people read one proof on two phones, a miss says what it suggests, and what is left out is not proved', async ({
-  browser,
+  context,
+  elsewhere,
   request,
   page,
 }) => {
   const job = await addBoat(request, tern('Proved by two'));
   const { prove } = placesOf(job);
-  const other = await browser.newContext({ viewport: { width: 390, height: 844 } });
-  const second = await other.newPage();
+  const second = await newWindow(context);
   await open(page, prove, 'Main bilge pump');
   await key(page, 'Begin').click();
   await type(page, '12.7');
   await expect(shown(page, 'As expected: 12.70 V')).toBeVisible();
-  await open(second, prove, 'Main bilge pump');
+  await open(second, elsewhere + prove, 'Main bilge pump');
   // What the one read the other sees, and goes on.
   await expect(shown(second, /^2 of 32 ·/)).toBeVisible();
   await type(second, '11.9');
@@ -219,7 +214,6 @@ test('two people read one proof on two phones, a miss says what it suggests, and
     await page.getByRole('tab', { name: tool, exact: true }).click();
     expect([tool, await barriers(page)]).toEqual([tool, []]);
   }
-  await other.close();
 });
 
 test('a trip check takes two touches from the yard; counts, repairs and rain go into the log, which goes out as a table', async ({

@@ -1,5 +1,6 @@
 import { assessReport } from '@harbor-latch/core/assess/index';
-import { addBoat, demoBoat, expect, firstCircuit, open, placesOf, storedBoat, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, firstCircuit, open, placesOf, storedBoat } from '../yard';
 
 test('a yard hand adds a boat and a circuit, enters four figures and has the answer', async ({ page, request }, {
   project,

@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { barriers } from '../barriers';
-import { phoneOnLink } from '../signal';
-import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
+import { expect, newWindow, test } from '../journey';
+import { addBoat, demoBoat, open, placesOf } from '../yard';
 
 const tool = (page: Page, name: string) =>
   page.getByRole('tab', { name, exact: true }).filter({ visible: true }).click();
@@ -92,48 +92,42 @@ test('a drum is listed, cut from and counted anew; a cut is taken back; parts an
 });
 
 test('two phones without a signal cut the same metre, and both are told once they have one', async ({
-  browser,
-  baseURL,
+  context,
+  links,
+  expected,
   page,
   request,
 }) => {
+  expected.push(/Failed to load resource|ERR_CONNECTION_REFUSED|EventSource/);
   const jobs = [unlike('First phone', '2 AWG'), unlike('Second phone', '2 AWG')];
   for (const job of jobs) await addBoat(request, job);
   await open(page, '/stock', 'Stock');
   await addDrum(page, '2', '5');
   await expect(page.getByRole('button', { name: /^2 AWG, red: 5 m left/ })).toBeVisible();
-  const phones = await Promise.all(
-    jobs.map(async () => {
-      const { signal, device } = await phoneOnLink(browser, baseURL);
-      return { signal, device, page: await device.newPage() };
-    }),
-  );
-  try {
-    for (const [at, { page: phone, signal }] of phones.entries()) {
-      const job = jobs[at];
-      if (!job) throw new Error('no job');
-      await open(phone, `${signal.address}${placesOf(job).build}`, 'Main bilge pump');
-      await phone.getByRole('button', { name: 'Feed: 2 AWG, red, 3.7 m' }).click();
-      await expect(phone.getByRole('button', { name: 'Cut 3.7 m off 2 AWG, red' })).toBeVisible();
-    }
-    for (const { signal } of phones) await signal.cut();
-    for (const { page: phone } of phones) {
-      await phone.getByRole('button', { name: 'Cut 3.7 m off 2 AWG, red' }).click();
-      await expect(phone.getByRole('button', { name: 'Feed: 2 AWG, red, 3.7 m, cut' })).toBeVisible();
-    }
-    for (const { signal } of phones) await signal.mend();
-    const told = /2 AWG, red: 2\.4 m more was cut than the drum held/;
-    for (const { page: phone, signal } of phones) {
-      await open(phone, `${signal.address}/stock`, 'Stock');
-      await expect(shown(phone, told)).toBeVisible({ timeout: 30_000 });
-    }
-    const [first] = phones;
-    await first?.page.getByRole('button', { name: 'Take back the last cut' }).click();
-    for (const { page: phone } of phones) await expect(shown(phone, told)).toBeHidden({ timeout: 30_000 });
-  } finally {
-    for (const { signal, device } of phones) {
-      await device.close();
-      await signal.cut();
-    }
+  const [one, two] = links;
+  const phones = [
+    { signal: one, page: await newWindow(context) },
+    { signal: two, page: await newWindow(context) },
+  ] as const;
+  for (const [at, { page: phone, signal }] of phones.entries()) {
+    const job = jobs[at];
+    if (!job) throw new Error('no job');
+    await open(phone, `${signal.address}${placesOf(job).build}`, 'Main bilge pump');
+    await phone.getByRole('button', { name: 'Feed: 2 AWG, red, 3.7 m' }).click();
+    await expect(phone.getByRole('button', { name: 'Cut 3.7 m off 2 AWG, red' })).toBeVisible();
   }
+  for (const { signal } of phones) await signal.cut();
+  for (const { page: phone } of phones) {
+    await phone.getByRole('button', { name: 'Cut 3.7 m off 2 AWG, red' }).click();
+    await expect(phone.getByRole('button', { name: 'Feed: 2 AWG, red, 3.7 m, cut' })).toBeVisible();
+  }
+  for (const { signal } of phones) await signal.mend();
+  const told = /2 AWG, red: 2\.4 m more was cut than the drum held/;
+  for (const { page: phone, signal } of phones) {
+    await open(phone, `${signal.address}/stock`, 'Stock');
+    await expect(shown(phone, told)).toBeVisible({ timeout: 30_000 });
+  }
+  const [first] = phones;
+  await first?.page.getByRole('button', { name: 'Take back the last cut' }).click();
+  for (const { page: phone } of phones) await expect(shown(phone, told)).toBeHidden({ timeout: 30_000 });
 });

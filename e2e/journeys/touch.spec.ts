@@ -1,4 +1,5 @@
-import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
+import { expect, test } from '../journey';
+import { addBoat, demoBoat, open, placesOf } from '../yard';
 
 test('a finger’s tap counts once, goes on where it opens a page, and presses nothing that comes to lie under it', async ({
   page,

@@ -10,8 +10,9 @@ import type { Job } from '@harbor-latch/core/job/index';
 import type { Closed } from '@harbor-latch/core/reference/faultShares';
 import type { Page } from '@playwright/test';
 import { barriers } from '../barriers';
-import { onDevice, phoneOnLink } from '../signal';
-import { addBoat, demoBoat, expect, open, placesOf, test } from '../yard';
+import { expect, test } from '../journey';
+import { onDevice } from '../signal';
+import { addBoat, demoBoat, open, placesOf } from '../yard';
 
 /** A fault planted in a circuit, and what a hand on the bench reads of it. */
 function planted(job: Job, symptom: SymptomCode, fault: string, closed: Closed) {
@@ -68,14 +69,10 @@ async function huntOn(page: Page, { hunt, read }: ReturnType<typeof planted>, sy
 }
 
 test('three planted faults are found on a phone, one of them without a signal, each cheaper than from the source outward', async ({
-  browser,
+  phone: { signal, device },
   request,
-  baseURL,
-  expected,
 }) => {
   test.setTimeout(300_000);
-  expected.push(/Failed to load resource|ERR_CONNECTION_REFUSED|EventSource/);
-  const { signal, device } = await phoneOnLink(browser, baseURL);
   const page = await device.newPage();
   // What a hunt of the yard found makes it likelier in the next.
   let closed: Closed = {};
@@ -118,7 +115,6 @@ test('three planted faults are found on a phone, one of them without a signal, e
     await expect(shown(page, 'What does it do?')).toBeVisible();
     closed = { ...closed, [there.truth.group]: 1 };
   }
-  await device.close();
 });
 
 test('wires that nobody knows are told apart by ohms, and written into the log', async ({ page, request }) => {

@@ -1,5 +1,6 @@
 import type { Response } from '@playwright/test';
-import { addBoat, demoBoat, expect, layAllOut, open, openEmptyYard, placesOf, storedBoat, test } from '../yard';
+import { expect, newWindow, test } from '../journey';
+import { addBoat, demoBoat, layAllOut, open, openEmptyYard, placesOf, storedBoat } from '../yard';
 
 test(
   'the yard shows each boat, its circuits and the worst found in them',
@@ -133,7 +134,7 @@ test('settings change what new circuits begin with, and the size of text, in eve
   request,
 }) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Set'));
-  const other = await context.newPage();
+  const other = await newWindow(context);
   await open(other, '/settings', 'Settings');
   await open(page, '/settings', 'Settings');
   const heading = page.getByRole('heading', { level: 1 });

@@ -14,6 +14,7 @@ interface Point {
 }
 
 const BEFORE_ALL = '00000000-0000-0000-0000-000000000000';
+const AFTER_ALL = 'ffffffff-ffff-ffff-ffff-ffffffffffff';
 const SOME = { lines: 500, jobs: 50 };
 /** Whole boats are handed out so many bytes at once, as they are stored, or one at least. */
 const MOST_BYTES = 4 * 1024 * 1024;
@@ -51,14 +52,14 @@ export class ChangeStore {
     private readonly yard: string = THE_YARD,
   ) {}
 
-  /** Changes after a point, or all that is there. */
+  /** Changes after a point, or all that is there: what was removed is told only to who may have it. */
   async since(after: Point | null, { jobs, stock, records: recorded }: Wanted): Promise<Changes> {
     // All that is read reaches equally far, whatever ends between one question and the next.
     const { feed, reach } = await this.feed();
     const known = after?.feed === feed ? after : null;
     const from = { changed: known?.changed ?? '0', id: known?.id ?? BEFORE_ALL };
     const limit = jobs ? SOME.jobs : SOME.lines;
-    const boatsThen = await this.boatsAfter(from, reach, limit, jobs);
+    const boatsThen = await this.boatsAfter(from, reach, { limit, jobs, removed: known !== null });
     const stockThen = stock ? await this.stockAfter(from, reach, SOME.lines) : NOTHING;
     const recordsThen = recorded ? await this.recordsAfter(from, reach, SOME.lines) : NOTHING;
     const pages = [boatsThen, stockThen, recordsThen];
@@ -68,17 +69,25 @@ export class ChangeStore {
       .flatMap((page) => page.placed)
       .filter((one) => ends.every((end) => !isAfter(one, end)))
       .sort((a, b) => (isAfter(a, b) ? 1 : -1));
-    const last = placed[placed.length - 1] ?? from;
+    const more = pages.some((page) => page.more);
+    // What was removed before a list began is not told with it, nor after it.
+    const toEnd = { changed: (BigInt(reach) - 1n).toString(), id: AFTER_ALL };
+    const last = known === null && !more ? toEnd : (placed[placed.length - 1] ?? from);
     return {
       whole: known === null,
       boats: await this.count(),
       changes: placed.map(({ change }) => change),
       next: `${feed}.${last.changed}.${last.id}`,
-      more: pages.some((page) => page.more),
+      more,
     };
   }
 
-  private async boatsAfter(from: Place, reach: string, limit: number, jobs: boolean): Promise<Page> {
+  /** @param removed whether those are told that were removed */
+  private async boatsAfter(
+    from: Place,
+    reach: string,
+    { limit, jobs, removed }: { readonly limit: number; readonly jobs: boolean; readonly removed: boolean },
+  ): Promise<Page> {
     const rows = await this.database
       .select({
         ...lineColumns,
@@ -93,6 +102,7 @@ export class ChangeStore {
       .where(
         and(
           eq(boats.yardId, this.yard),
+          removed ? undefined : eq(boats.removed, false),
           sql`(${boats.changed}, ${boats.id}) > (${from.changed}::xid8, ${from.id}::uuid)`,
           sql`${boats.changed} < ${reach}::xid8`,
         ),

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Job } from '@harbor-latch/core/job/index';
-import type { boatLinesSchema, Change } from '@harbor-latch/core/wire/index';
+import type { boatLinesSchema, Change, Changes } from '@harbor-latch/core/wire/index';
 import { sql } from 'drizzle-orm';
 import { pino } from 'pino';
 import request from 'supertest';
@@ -33,6 +33,33 @@ describe('changes since a point', () => {
       { kind: 'removed', id: gone.boat.id, version: 2 },
     ]);
     expect(of((await changesAfter(after.next)).all, [kept.boat.id, gone.boat.id])).toEqual([]);
+  });
+
+  it('begun anew tell nothing of what was removed before, but of what is removed while they are read', async () => {
+    const removal = (id: string) => request(app).delete(`/api/boats/${id}`).set('If-Match', '"1"').expect(204);
+    const pageAfter = async (after: string) => {
+      const { body } = await request(app).get('/api/changes').query({ jobs: 'all', after }).expect(200);
+      return body as Changes;
+    };
+    const [before, during] = [boat('Removed before'), boat('Removed meanwhile')];
+    for (const one of [before, during]) await create(one);
+    await removal(before.boat.id);
+    // More than there is room for in a page.
+    await Promise.all(Array.from({ length: 51 }, (_, nth) => create(boat(`Behind her ${nth}`))));
+    const told: Change[] = [];
+    let page = await pageAfter('');
+    for (; !page.changes.some((one) => idOf(one) === during.boat.id); page = await pageAfter(page.next))
+      told.push(...page.changes);
+    expect(page).toMatchObject({ more: true });
+    await removal(during.boat.id);
+    for (; page.more; page = await pageAfter(page.next)) told.push(...page.changes);
+    told.push(...page.changes);
+    expect(of(told, [before.boat.id, during.boat.id])).toMatchObject([
+      { kind: 'boat', line: { id: during.boat.id } },
+      { kind: 'removed', id: during.boat.id, version: 2 },
+    ]);
+    // Nor is anything told a second time of what was there.
+    expect(of((await pageAfter(page.next)).changes, [before.boat.id, during.boat.id])).toEqual([]);
   });
 
   it('skip nothing, whatever order writes that overlap end in', async () => {
