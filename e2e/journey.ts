@@ -104,6 +104,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   profile: [
     async ({ playwright: _playwright }, use, { project }) => {
       const { viewport = null, hasTouch = false, baseURL } = project.use;
+      // With one every page would fetch the whole application; journeys that are about it have a phone.
       const given = baseURL === undefined ? {} : { baseURL };
       const profile = await openProfile({ viewport, hasTouch, serviceWorkers: 'block', ...given });
       await use(profile);

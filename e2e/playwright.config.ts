@@ -21,8 +21,6 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: `../.local/results/${process.env['LATCH_RESULTS'] ?? 'browser'}.json` }]],
   use: {
     baseURL: address,
-    // Every page would fetch the whole application for it; the journeys without a server allow it.
-    serviceWorkers: 'block',
     launchOptions: chromiumLaunch,
     screenshot: 'only-on-failure',
   },

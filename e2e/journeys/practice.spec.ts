@@ -6,7 +6,8 @@ import { barriers } from '../barriers';
 import { expect, test } from '../journey';
 import { open } from '../yard';
 
-for (const level of [1, 2, 3, 4] as const satisfies readonly DrillLevel[])
+// The lightest and the hardest: what is between is played likewise.
+for (const level of [1, 4] as const satisfies readonly DrillLevel[])
   test(`a boat of level ${level} is played: a test is done, the repair named and proved, and the best hunt shown`, async ({
     page,
   }) => {
