@@ -9,8 +9,8 @@ import { chooseFiles } from '../data/files';
 import { madePicture } from '../data/madePicture';
 import { useSettings } from '../data/settings';
 import { useYardOnDevice } from '../data/yardOnDevice';
-import { useSay } from '../ui/Said';
 import { useWhileSeen } from '../useWhileSeen';
+import { useSayChange } from '../useSayChange';
 
 /** The photographs of a boat, or of one of her circuits, and what can be done with them. */
 export interface Photographs {
@@ -39,7 +39,7 @@ export function usePhotographs(
   const drafts = useDrafts();
   const { pictures } = useYardOnDevice();
   const { settings } = useSettings();
-  const say = useSay();
+  const sayChange = useSayChange();
   const [making, setMaking] = useState(0);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const list = (job.photographs ?? none).filter(
@@ -96,7 +96,7 @@ export function usePhotographs(
       change((before) => before.map((one) => (one.id === photographId ? noted(one, note) : one))),
     remove: (photographId) => {
       change((before) => before.filter((one) => one.id !== photographId));
-      say('The photograph was taken off', () => drafts.undo(id));
+      sayChange(id, 'The photograph was taken off');
     },
     dismiss: () => setProblems([]),
   };

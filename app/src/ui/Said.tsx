@@ -28,10 +28,14 @@ interface Said extends Saying {
 
 const SHOWN_MS = 7000;
 
-const SaidContext = createContext<(saying: Saying) => void>(() => undefined);
+/** Says something. @returns takes it back, where nothing else was said since */
+type Say = (saying: Saying) => () => void;
 
-/** Says what was done, with a way back where there is one. */
-export function useSay(): (text: string, undo?: () => void) => void {
+const nothing = () => undefined;
+const SaidContext = createContext<Say>(() => nothing);
+
+/** Says what was done, with a way back where there is one. @returns takes back what is said, not what was done */
+export function useSay(): (text: string, undo?: () => void) => () => void {
   const say = useContext(SaidContext);
   return useCallback((text, undo) => say({ text, ...(undo ? { undo } : {}) }), [say]);
 }
@@ -39,10 +43,11 @@ export function useSay(): (text: string, undo?: () => void) => void {
 export function SaidProvider({ children }: { readonly children: ReactNode }) {
   const [said, setSaid] = useState<Said | null>(null);
   const close = useCallback(() => setSaid(null), []);
-  const say = useCallback((saying: Saying) => {
+  const say = useCallback<Say>((saying) => {
     const next = { ...saying, above: footHeight() };
     // What was touched answers first; that it is done is said right after.
     startTransition(() => setSaid(next));
+    return () => setSaid((now) => (now === next ? null : now));
   }, []);
   return (
     <SaidContext.Provider value={say}>

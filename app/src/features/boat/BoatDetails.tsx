@@ -6,7 +6,6 @@ import type { Draft } from '../../data/draft';
 import { useUnits } from '../../data/settings';
 import { BigButton } from '../../ui/BigButton';
 import { Card } from '../../ui/Card';
-import { useSay } from '../../ui/Said';
 import { BoatForm } from '../../fields/BoatForm';
 import { ChoiceField } from '../../fields/ChoiceField';
 import { More } from '../../fields/More';
@@ -14,6 +13,7 @@ import { NumberField } from '../../fields/NumberField';
 import { BatteryMore } from '../../fields/BatteryMore';
 import { TextField } from '../../fields/TextField';
 import { Words } from '../../ui/Words';
+import { useSayChange } from '../../useSayChange';
 
 /** What kind of craft a boat is, whose, and its batteries: summed up, opened to change. */
 export function BoatDetails({ draft }: { readonly draft: Draft }) {
@@ -109,7 +109,7 @@ function AddBattery({ draft }: { readonly draft: Draft }) {
 /** A battery that feeds nothing can go. */
 function RemoveBattery({ draft, index }: { readonly draft: Draft; readonly index: number }) {
   const drafts = useDrafts();
-  const say = useSay();
+  const sayChange = useSayChange();
   const { batteries, circuits } = draft.job;
   const battery = batteries[index];
   if (!battery || batteries.length < 2) return null;
@@ -119,7 +119,7 @@ function RemoveBattery({ draft, index }: { readonly draft: Draft; readonly index
   }
   const remove = () => {
     drafts.replace(draft.id, { ...draft.job, batteries: batteries.filter((other) => other !== battery) });
-    say(`Removed ${battery.name}`, () => drafts.undo(draft.id));
+    sayChange(draft.id, `Removed ${battery.name}`);
   };
   return (
     <View style={{ alignItems: 'flex-start' }}>

@@ -4,16 +4,16 @@ import { useFixes } from '../../data/assessment';
 import { useDrafts } from '../../data/boats';
 import type { Draft } from '../../data/draft';
 import { Findings } from '../../ui/Findings';
-import { useSay } from '../../ui/Said';
+import { useSayChange } from '../../useSayChange';
 
 /** What is found of a boat that no circuit of hers can show. */
 export function BoatFindings({ draft, findings }: { readonly draft: Draft; readonly findings: readonly Finding[] }) {
   const drafts = useDrafts();
-  const say = useSay();
+  const sayChange = useSayChange();
   const fixes = useFixes(draft.job, null, findings);
   const onFix = (fix: Fix) => {
     drafts.replace(draft.id, withIdea(draft.job, fix));
-    say(`Done: ${fix.label}`, () => drafts.undo(draft.id));
+    sayChange(draft.id, `Done: ${fix.label}`);
   };
   return <Findings main={false} findings={findings} fixes={fixes.known} onTake={(id) => fixes.take(id, onFix)} />;
 }

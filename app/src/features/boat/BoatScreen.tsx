@@ -31,6 +31,7 @@ import { NewCircuitDialog } from './NewCircuitDialog';
 import { ReleaseNotice } from '../../saving/ReleaseNotice';
 import { SaveNotices } from '../../saving/SaveNotices';
 import { SaveStatus } from '../../saving/SaveStatus';
+import { useSayChange } from '../../useSayChange';
 
 /** A boat: its circuits, what kind of craft it is, its batteries, and its job file. */
 export function BoatScreen() {
@@ -116,6 +117,7 @@ function BoatActions({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
   const router = useRouter();
   const say = useSay();
+  const sayChange = useSayChange();
   const remove = useRemoveBoat(draft);
   const assessments = useAssessments();
   const units = useUnits();
@@ -137,7 +139,7 @@ function BoatActions({ draft }: { readonly draft: Draft }) {
   const archive = () => {
     const { archived: _before, ...boat } = job.boat;
     drafts.replace(draft.id, { ...job, boat: archived ? boat : { ...boat, archived: true } });
-    say(archived ? `${boat.name} is in the yard again` : `${boat.name} was put away`, () => drafts.undo(draft.id));
+    sayChange(draft.id, archived ? `${boat.name} is in the yard again` : `${boat.name} was put away`);
   };
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, justifyContent: 'center' }}>

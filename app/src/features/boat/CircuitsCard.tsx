@@ -10,11 +10,11 @@ import { Card } from '../../ui/Card';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Empty } from '../../ui/Empty';
 import { PressRow } from '../../ui/PressRow';
-import { useSay } from '../../ui/Said';
 import { usePalette } from '../../ui/theme';
 import { ToolButton } from '../../ui/ToolButton';
 import { circuitInWords, CircuitLine } from '../../ui/CircuitLine';
 import { circuitPage } from '../../ui/circuitPage';
+import { useSayChange } from '../../useSayChange';
 
 /** The circuits of a boat, each with its worst finding; duplicated and removed here. */
 export function CircuitsCard({
@@ -28,9 +28,8 @@ export function CircuitsCard({
   const drafts = useDrafts();
   const openPage = useOpenPage();
   const palette = usePalette();
-  const say = useSay();
+  const sayChange = useSayChange();
   const { job } = draft;
-  const undo = () => drafts.undo(draft.id);
   const [asked, setAsked] = useState<{ readonly id: string; readonly name: string } | null>(null);
   const duplicate = (id: string) => {
     setAsked(null);
@@ -39,12 +38,12 @@ export function CircuitsCard({
     if (!original) return;
     const copy = { ...original, id: crypto.randomUUID(), name: `${original.name}, copy`.slice(0, 200) };
     drafts.replace(draft.id, { ...job, circuits: job.circuits.toSpliced(index + 1, 0, copy) });
-    say(`Duplicated ${original.name}`, undo);
+    sayChange(draft.id, `Duplicated ${original.name}`);
   };
   const remove = (id: string, name: string) => {
     setAsked(null);
     drafts.replace(draft.id, withoutCircuit(job, id));
-    say(`Removed ${name}`, undo);
+    sayChange(draft.id, `Removed ${name}`);
   };
   if (job.circuits.length === 0) {
     return (

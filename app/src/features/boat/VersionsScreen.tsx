@@ -25,6 +25,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/Words';
 import { Absent } from '../../saving/Absent';
 import { Differences } from '../../saving/Differences';
+import { useSayChange } from '../../useSayChange';
 
 /** Every version a boat has, one a sitting, with what each changed, and the way back to any. */
 export function VersionsScreen() {
@@ -155,7 +156,7 @@ function OneLine({
 
 function OneVersion({ draft, sitting }: { readonly draft: Draft; readonly sitting: Sitting }) {
   const drafts = useDrafts();
-  const say = useSay();
+  const sayChange = useSayChange();
   const [naming, setNaming] = useState(false);
   const { version } = sitting;
   const { data, isPending, error } = useVersion(draft.id, version);
@@ -163,7 +164,7 @@ function OneVersion({ draft, sitting }: { readonly draft: Draft; readonly sittin
   if (error) return <Words style={{ padding: 14 }}>This version cannot be reached just now. Try again later.</Words>;
   const restore = () => {
     drafts.replace(draft.id, data.job, 'restored');
-    say(`Version ${version} restored`, () => drafts.undo(draft.id));
+    sayChange(draft.id, `Version ${version} restored`);
   };
   return (
     <View style={{ padding: 14, paddingTop: 0, gap: 12 }}>

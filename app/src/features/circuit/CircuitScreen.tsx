@@ -17,7 +17,6 @@ import { circuitDiagram } from '@harbor-latch/core/drawing/circuitDiagram';
 import { titleBlock } from '@harbor-latch/core/drawing/titleBlock';
 import { svgText } from '@harbor-latch/core/drawing/svgText';
 import { Kept, useKept } from '../../ui/Kept';
-import { useSay } from '../../ui/Said';
 import { roomOf } from '../../ui/room';
 import { Screen } from '../../ui/Screen';
 import { undoKey, useShortcut, type Shortcut } from '../../ui/Shortcuts';
@@ -32,6 +31,7 @@ import { PlaceBar, StationRail } from './StationBar';
 import { stationNamed, stations, type StationEntry } from './stations';
 import { useStation, useStationsKept } from './useStation';
 import { useWithFigures } from './useWithFigures';
+import { useSayChange } from '../../useSayChange';
 
 /** A digit for each step, in their order. */
 const stepKeys: Shortcut = {
@@ -87,7 +87,7 @@ const Circuit = memo(function Circuit({
   const { width, height } = useWindowDimensions();
   const drafts = useDrafts();
   const router = useRouter();
-  const say = useSay();
+  const sayChange = useSayChange();
   const units = useUnits();
   const [selected, setSelected] = useState<string | null>(null);
   const rooms = useRef<View>(null);
@@ -109,7 +109,7 @@ const Circuit = memo(function Circuit({
     const { id, job } = draft;
     const onJob = (changed: Job, said: string) => {
       drafts.replaceSeen(id, job, changed);
-      say(said, () => drafts.undo(id));
+      sayChange(id, said);
     };
     return {
       draft,
@@ -127,7 +127,7 @@ const Circuit = memo(function Circuit({
       onGo: go,
       onBoat: toBoat,
     };
-  }, [draft, index, assessed, all, current, failed, room, selected, drafts, say, go, toBoat]);
+  }, [draft, index, assessed, all, current, failed, room, selected, drafts, sayChange, go, toBoat]);
   const undo = useStable(() => drafts.undo(draft.id));
   useShortcut(undoKey, undo);
   useShortcut(stepKeys, (key) => {

@@ -8,6 +8,8 @@ import { useChoicesNow } from '../../data/circuits';
 import { ChoiceRow } from '../../ui/ChoiceRow';
 import { Words } from '../../ui/Words';
 
+const pending = 'What each school takes, and what the pump gets by it, is being worked out …';
+
 /** Drop school and cable family, at hand where their effect shows. */
 export function SchoolRow({
   boatId,
@@ -22,7 +24,11 @@ export function SchoolRow({
   readonly onChoices: (choices: Choices, said: string) => void;
 }) {
   const choices = useChoicesNow(boatId, circuitId);
-  const cost = useMemo(() => schoolsInWords(alternatives), [alternatives]);
+  const cost = useMemo(
+    // About as long as what it will be: nothing below moves when it comes.
+    () => (alternatives.length === 0 ? pending : schoolsInWords(alternatives)),
+    [alternatives],
+  );
   return (
     <View style={{ gap: 6 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>

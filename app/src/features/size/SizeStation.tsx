@@ -89,7 +89,7 @@ function Sized({
         {assessed.status === 'sized' ? (
           <>
             <SupplyTable facts={assessed.facts} />
-            {alternatives.length > 0 ? <AlternativesCard alternatives={alternatives} /> : null}
+            <AlternativesCard alternatives={alternatives} />
           </>
         ) : null}
         <Card>

@@ -12,27 +12,28 @@ afterEach(() => {
   changed.mockClear();
 });
 
-async function sizing(job: Job, selected: string | null = null, units: 'metric' | 'us' = 'metric'): Promise<Page> {
+/** The page before what is worked out beside it has come. */
+function opened(job: Job, selected: string | null = null, units: 'metric' | 'us' = 'metric'): Page {
   page = new Page(storeWith(job));
   const [assessed] = assess(job);
   if (!assessed) throw new Error('no circuit');
-  return page
-    .show(
-      () => (
-        <SizeStation
-          job={job}
-          assessed={assessed}
-          selected={selected}
-          onSelect={() => undefined}
-          onCircuit={changed}
-          onFix={({ circuit, label }) => changed(circuit, `Done: ${label}`)}
-          onSurvey={surveyed}
-        />
-      ),
-      { units },
-    )
-    .settle();
+  return page.show(
+    () => (
+      <SizeStation
+        job={job}
+        assessed={assessed}
+        selected={selected}
+        onSelect={() => undefined}
+        onCircuit={changed}
+        onFix={({ circuit, label }) => changed(circuit, `Done: ${label}`)}
+        onSurvey={surveyed}
+      />
+    ),
+    { units },
+  );
 }
+
+const sizing = (...of: Parameters<typeof opened>): Promise<Page> => opened(...of).settle();
 
 describe('the size station', () => {
   it('says what is still needed, and why, instead of an answer', async () => {
@@ -55,6 +56,15 @@ describe('the size station', () => {
     page.close();
     await sizing(boatWith({ pump: { currentA: 5, openFlowLPerH: 3000 } }), null, 'us');
     expect(page.text).toMatch(/\d{3}\u00a0gal\/h/);
+  });
+
+  it('keeps room for what both schools take until it is known', async () => {
+    opened(boatWith());
+    expect(page.text).toContain('What each school takes, and what the pump gets by it, is being worked out');
+    await page.settle();
+    expect(page.text).not.toContain('being worked out');
+    expect(page.text).not.toContain('Being worked out');
+    expect(page.text).toMatch(/3\s% takes 12 AWG, .* times the copper of 16 AWG for 10\s%/);
   });
 
   it('opens the working of the whole circuit', async () => {

@@ -14,6 +14,7 @@ import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Notice } from '../../ui/Notice';
 import { useSay } from '../../ui/Said';
 import { Differences } from '../../saving/Differences';
+import { useSayChange } from '../../useSayChange';
 
 type ImportState =
   | { readonly kind: 'idle' }
@@ -35,18 +36,21 @@ export function useImport(): Importing {
   const { aboard } = useYardOnDevice();
   const router = useRouter();
   const say = useSay();
+  const sayChange = useSayChange();
   const [state, setState] = useState<ImportState>({ kind: 'idle' });
-  const arrive = (job: Job, undo: () => void) => {
+  const arrive = (job: Job, tell: (text: string) => void) => {
     setState({ kind: 'idle' });
-    say(`Imported ${job.boat.name}`, undo);
+    tell(`Imported ${job.boat.name}`);
     router.navigate(`/boat/${job.boat.id}`);
   };
   const add = (job: Job) => {
     drafts.add(job);
-    arrive(job, () => {
-      void drafts.remove(job.boat.id);
-      router.navigate('/');
-    });
+    arrive(job, (text) =>
+      say(text, () => {
+        void drafts.remove(job.boat.id);
+        router.navigate('/');
+      }),
+    );
   };
   const bring = (job: Job) => {
     const here = drafts.all().get(job.boat.id);
@@ -82,7 +86,7 @@ export function useImport(): Importing {
       if (state.kind !== 'known') return;
       const { job } = state;
       drafts.replace(job.boat.id, job);
-      arrive(job, () => drafts.undo(job.boat.id));
+      arrive(job, (text) => sayChange(job.boat.id, text));
     },
     addAsCopy: () => {
       if (state.kind !== 'known') return;

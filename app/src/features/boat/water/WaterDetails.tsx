@@ -7,7 +7,6 @@ import { useUnits } from '../../../data/settings';
 import { BigButton } from '../../../ui/BigButton';
 import { Card } from '../../../ui/Card';
 import { Empty } from '../../../ui/Empty';
-import { useSay } from '../../../ui/Said';
 import { Words } from '../../../ui/Words';
 import { BoatForm } from '../../../fields/BoatForm';
 import { ChoiceField } from '../../../fields/ChoiceField';
@@ -15,17 +14,18 @@ import { FoldedCard } from '../../../fields/FoldedCard';
 import { IngressFields, ingressInWords } from './IngressFields';
 import { PoseFields, poseInWords } from './PoseFields';
 import { WellFields, wellInWords } from './WellFields';
+import { useSayChange } from '../../../useSayChange';
 
 /** Where a boat’s water gathers, how she lies, and how it comes in. */
 export function WaterDetails({ draft }: { readonly draft: Draft }) {
   const drafts = useDrafts();
-  const say = useSay();
+  const sayChange = useSayChange();
   const units = useUnits();
   const { job } = draft;
   const { wells = [], ingress = [] } = job;
   const put = (next: Job, said?: string) => {
     drafts.replace(draft.id, next);
-    if (said !== undefined) say(said, () => drafts.undo(draft.id));
+    if (said !== undefined) sayChange(draft.id, said);
   };
   const { hullLengthM } = job.boat;
   const addWell = () =>
