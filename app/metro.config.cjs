@@ -1,4 +1,3 @@
-const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -14,13 +13,5 @@ const isLeftOut = (name, from) =>
 
 config.resolver.resolveRequest = (context, name, platform) =>
   isLeftOut(name, context.originModulePath) ? { type: 'empty' } : context.resolveRequest(context, name, platform);
-
-/** Asks the page at once where its script came from: later it is not told any more. */
-const atOnce = join(dirname(require.resolve('expo/package.json')), 'src/winter/ImportMetaRegistry.ts');
-
-// A module is run when something of it is first used, not when the page begins: most of them are not needed then.
-config.transformer.getTransformOptions = async () => ({
-  transform: { experimentalImportSupport: true, inlineRequires: { blockList: { [atOnce]: true } } },
-});
 
 module.exports = config;
