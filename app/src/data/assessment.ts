@@ -143,14 +143,12 @@ export function useFixes(job: Job, circuitId: string | null, findings: readonly 
   return { known: found?.fixes ?? null, take };
 }
 
-const noAlternatives: readonly Alternative[] = [];
-
-/** Other sizes of a circuit side by side: the last that were worked out, until those of the job as it is have come. */
-export function useAlternatives(job: Job, circuitId: string): readonly Alternative[] {
+/** Other sizes of a circuit side by side: the last that were worked out, until those of the job as it is have come. Null before any. */
+export function useAlternatives(job: Job, circuitId: string): readonly Alternative[] | null {
   const assessments = useAssessments();
   const units = useUnits();
   const ask = useCallback(() => assessments.alternatives(job, circuitId, units), [assessments, job, circuitId, units]);
-  return useAsked('', ask) ?? noAlternatives;
+  return useAsked('', ask);
 }
 
 /**

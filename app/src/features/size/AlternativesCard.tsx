@@ -12,8 +12,8 @@ import { Words } from '../../ui/Words';
 export const AlternativesCard = memo(function AlternativesCard({
   alternatives,
 }: {
-  /** None until they are known. */
-  readonly alternatives: readonly Alternative[];
+  /** Null until they are known. */
+  readonly alternatives: readonly Alternative[] | null;
 }) {
   return (
     <Card>
@@ -21,7 +21,7 @@ export const AlternativesCard = memo(function AlternativesCard({
         <Words kind="heading" level={2}>
           Sizes side by side
         </Words>
-        {alternatives.length === 0 ? (
+        {alternatives === null ? (
           // As high as what it will be, about: what lies below is not moved far when it comes.
           <View style={{ minHeight: 190 }}>
             <Words kind="small" muted>

@@ -19,14 +19,14 @@ export function SchoolRow({
 }: {
   readonly boatId: string;
   readonly circuitId: string;
-  /** What both schools propose; none until it is known. */
-  readonly alternatives: readonly Alternative[];
+  /** What both schools propose; null until it is known. */
+  readonly alternatives: readonly Alternative[] | null;
   readonly onChoices: (choices: Choices, said: string) => void;
 }) {
   const choices = useChoicesNow(boatId, circuitId);
   const cost = useMemo(
     // About as long as what it will be: nothing below moves when it comes.
-    () => (alternatives.length === 0 ? pending : schoolsInWords(alternatives)),
+    () => (alternatives === null ? pending : schoolsInWords(alternatives)),
     [alternatives],
   );
   return (
