@@ -129,6 +129,8 @@ export class Sender {
       const one = await this.aboard.change((change) => goingOut(change, waiting.id));
       if (one?.kind === 'record') await this.deliverRecords();
       else if (one) await this.deliver(one);
+      // Another tab sent it, and was ended before it told of it: what is in memory is not what lies on the device.
+      else if (this.aboard.waiting.some(({ id }) => id === waiting.id)) await this.aboard.read();
     } catch {
       this.pause();
     }
