@@ -1,26 +1,67 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import type { Job } from '@harbor-latch/core/job/index';
 import { barriers } from '../barriers';
 import { expect, test } from '../journey';
 import { addBoat, demoBoat, layAllOut, open, placesOf, workedOut } from '../yard';
 
-const views: readonly (readonly [string, string, (job: Job) => string])[] = [
-  ['yard', 'Yard', () => '/'],
-  ['boat', 'Axed', (job) => placesOf(job).boat],
-  ['survey', 'Main bilge pump', (job) => placesOf(job).survey],
-  ['size', 'Main bilge pump', (job) => placesOf(job).size],
-  ['float', 'Main bilge pump', (job) => placesOf(job).float],
-  ['bench', 'Main bilge pump', (job) => placesOf(job).bench],
-  ['build', 'Main bilge pump', (job) => placesOf(job).build],
-  ['drawing', 'Main bilge pump', (job) => placesOf(job).drawing],
-  ['settings', 'Settings', () => '/settings'],
-  ['practice', 'Practice', () => '/practice'],
-  ['reference', 'Tables, rules and cautions', () => '/reference'],
-  ['versions', 'Versions', (job) => `${placesOf(job).boat}/versions`],
-  ['proof', 'Main bilge pump', (job) => placesOf(job).prove],
-  ['log', 'Log', (job) => `${placesOf(job).boat}/log`],
-  ['trace', 'Main bilge pump', (job) => placesOf(job).trace],
-];
+/** A main view, and what else is looked at while it is open. */
+interface View {
+  readonly title: string;
+  readonly address: (job: Job) => string;
+  /** Has it show more than it does at first. */
+  readonly prepare?: (page: Page) => Promise<void>;
+  /** Its other tools, and what each shows once it is there. */
+  readonly tools?: Readonly<Record<string, (page: Page) => Locator>>;
+  readonly turned?: (page: Page) => Promise<void>;
+  readonly atLast?: (page: Page) => Promise<void>;
+}
+
+const circuit = 'Main bilge pump';
+const views: Readonly<Record<string, View>> = {
+  yard: { title: 'Yard', address: () => '/' },
+  boat: {
+    title: 'Axed',
+    address: (job) => placesOf(job).boat,
+    prepare: async (page) => {
+      for (const name of [/^Well under the engine/, /^Under way/, /^Gland drip/])
+        await page.getByRole('button', { name }).first().click();
+    },
+  },
+  survey: { title: circuit, address: (job) => placesOf(job).survey, atLast: everyTargetIsBig },
+  size: { title: circuit, address: (job) => placesOf(job).size },
+  float: {
+    title: circuit,
+    address: (job) => placesOf(job).float,
+    tools: {
+      Cycle: (page) => page.getByRole('slider', { name: 'Time in the run' }),
+      Runs: (page) => page.getByText('Gland and a wet night').filter({ visible: true }),
+      Hose: (page) => page.getByText('Side by side').filter({ visible: true }),
+    },
+  },
+  bench: {
+    title: circuit,
+    address: (job) => placesOf(job).bench,
+    prepare: async (page) => {
+      for (const name of ['Auto', 'High']) await page.getByRole('radio', { name, exact: true }).click();
+    },
+    tools: Object.fromEntries(
+      ['Meter', 'Faults', 'Table', 'Rewire', 'Try'].map((tool) => [
+        tool,
+        (page: Page) => page.getByRole('tab', { name: tool, selected: true }),
+      ]),
+    ),
+    turned: drawingBesideTools,
+  },
+  build: { title: circuit, address: (job) => placesOf(job).build },
+  drawing: { title: circuit, address: (job) => placesOf(job).drawing },
+  settings: { title: 'Settings', address: () => '/settings' },
+  practice: { title: 'Practice', address: () => '/practice' },
+  reference: { title: 'Tables, rules and cautions', address: () => '/reference' },
+  versions: { title: 'Versions', address: (job) => `${placesOf(job).boat}/versions` },
+  proof: { title: circuit, address: (job) => placesOf(job).prove },
+  log: { title: 'Log', address: (job) => `${placesOf(job).boat}/log` },
+  trace: { title: circuit, address: (job) => placesOf(job).trace },
+};
 
 const phone = { width: 390, height: 844 };
 
@@ -40,7 +81,7 @@ async function settingsFromAnotherTab(page: Page, settings: Readonly<Record<stri
 }
 
 // Each view is opened once and looked at in every way: opening takes longer than looking.
-for (const [view, title, address] of views) {
+for (const [view, { title, address, prepare, tools = {}, turned, atLast }] of Object.entries(views)) {
   test(`the ${view} is accessible by day and night and stays within its edges, upright, turned, wide and in large type`, async ({
     page,
     request,
@@ -49,9 +90,14 @@ for (const [view, title, address] of views) {
     await page.emulateMedia({ colorScheme: 'light' });
     await open(page, address(job), title);
     await expect(page.getByRole('progressbar')).toHaveCount(0);
-    await layAllOut(page);
+    await prepare?.(page);
     expect(await beyondEdge(page, false)).toEqual([]);
     expect(await barriers(page)).toEqual([]);
+    for (const [tool, shown] of Object.entries(tools)) {
+      await page.getByRole('tab', { name: tool, exact: true }).click();
+      await expect(shown(page).first()).toBeVisible({ timeout: 40_000 });
+      expect([tool, await barriers(page)]).toEqual([tool, []]);
+    }
 
     await page.emulateMedia({ colorScheme: 'dark' });
     await expect(page.locator('html')).toHaveCSS('color-scheme', 'dark');
@@ -65,12 +111,16 @@ for (const [view, title, address] of views) {
 
     await resize(page, { width: phone.height, height: phone.width });
     expect(await beyondEdge(page, true)).toEqual([]);
+    await turned?.(page);
 
     await page.emulateMedia({ colorScheme: 'light' });
     await resize(page, { width: 1280, height: 800 });
     await expect(page.locator('html')).toHaveCSS('color-scheme', 'light');
     expect(await beyondEdge(page, false)).toEqual([]);
     expect(await barriers(page)).toEqual([]);
+    if (!atLast) return;
+    await resize(page, phone);
+    await atLast(page);
   });
 }
 
@@ -81,42 +131,8 @@ const fontSize = (page: Page) =>
     .filter({ visible: true })
     .evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
 
-test('the bench with probes, faults, table and rewiring is accessible', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Axed tools'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
-  await page.getByRole('radio', { name: 'Auto', exact: true }).click();
-  await page.getByRole('radio', { name: 'High', exact: true }).click();
-  for (const tool of ['Try', 'Meter', 'Faults', 'Table', 'Rewire']) {
-    await page.getByRole('tab', { name: tool }).click();
-    expect([tool, await barriers(page)]).toEqual([tool, []]);
-  }
-});
-
-test('the float station’s cycle, runs and hose are accessible', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Axed water'));
-  await open(page, placesOf(job).float, 'Main bilge pump');
-  for (const [tool, shown] of [
-    ['Cycle', page.getByRole('slider', { name: 'Time in the run' })],
-    ['Runs', page.getByText('Gland and a wet night').filter({ visible: true })],
-    ['Hose', page.getByText('Side by side').filter({ visible: true })],
-  ] as const) {
-    await page.getByRole('tab', { name: tool }).click();
-    await expect(shown.first()).toBeVisible({ timeout: 40_000 });
-    expect([tool, await barriers(page)]).toEqual([tool, []]);
-  }
-});
-
-test('wells, poses and ingress, opened, are accessible', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('low-samphire', 'Axed wells'));
-  await open(page, placesOf(job).boat, 'Axed wells');
-  for (const name of [/^Fish-room well/, /^Hauling to port/, /^Washing down/])
-    await page.getByRole('button', { name }).click();
-  expect(await barriers(page)).toEqual([]);
-});
-
-test('every button and field of the survey is big enough for a wet thumb', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Thumbs'));
-  await open(page, placesOf(job).survey, 'Main bilge pump');
+/** Every button and field, also what was folded, is big enough for a wet thumb. */
+async function everyTargetIsBig(page: Page): Promise<void> {
   const folded = page.getByRole('main').getByRole('button', { expanded: false }).filter({ visible: true });
   // Each that is opened is one less, and may have brought others.
   for (let count = await folded.count(); count > 0; count = await folded.count()) await folded.last().click();
@@ -134,7 +150,19 @@ test('every button and field of the survey is big enough for a wet thumb', async
         .map(({ name, box }) => `${name} ${Math.round(box.width)}×${Math.round(box.height)}`),
     );
   expect(small).toEqual([]);
-});
+}
+
+/** On its side the drawing and its tools lie side by side, and what is touched is in sight. */
+async function drawingBesideTools(page: Page): Promise<void> {
+  const drawing = await page
+    .getByRole('radiogroup', { name: /circuit at work/ })
+    .first()
+    .boundingBox();
+  const auto = page.getByRole('radio', { name: 'Auto', exact: true });
+  expect((await auto.boundingBox())?.x).toBeGreaterThanOrEqual((drawing?.x ?? 0) + (drawing?.width ?? Infinity));
+  await expect(auto).toBeInViewport();
+  expect(await barriers(page)).toEqual([]);
+}
 
 /** What can be touched or is a heading, and reaches beyond the page's edge or is cut within. */
 async function beyondEdge(page: Page, cut: boolean): Promise<string[]> {
@@ -153,20 +181,3 @@ async function beyondEdge(page: Page, cut: boolean): Promise<string[]> {
     cut,
   );
 }
-
-test.describe('on its side', () => {
-  test.use({ viewport: { width: 844, height: 390 } });
-
-  test('the bench has drawing and tools side by side, and what is touched in sight', async ({ page, request }) => {
-    const job = await addBoat(request, demoBoat('alder-wren', 'Axed'));
-    await open(page, placesOf(job).bench, 'Main bilge pump');
-    const drawing = await page
-      .getByRole('radiogroup', { name: /circuit at work/ })
-      .first()
-      .boundingBox();
-    const auto = await page.getByRole('radio', { name: 'Auto', exact: true }).boundingBox();
-    expect(auto?.x).toBeGreaterThanOrEqual((drawing?.x ?? 0) + (drawing?.width ?? Infinity));
-    await expect(page.getByRole('radio', { name: 'Auto', exact: true })).toBeInViewport();
-    expect(await barriers(page)).toEqual([]);
-  });
-});

@@ -14,13 +14,21 @@ function benchBoat(name: string, change: Partial<Circuit> = {}): Job {
   return { ...job, circuits: [{ ...firstCircuit(job), ...change }] };
 }
 
-test('switch, water and fuse are worked by touch, and the circuit says what it does', async ({ page, request }) => {
+test('switch, water and fuse are worked by touch, what is flipped is in sight, and the circuit says what it does', async ({
+  page,
+  request,
+}) => {
   const job = await addBoat(request, benchBoat('Worked', { manual: 'latching' }));
   await open(page, placesOf(job).bench, 'Main bilge pump');
   await told(page, 'Pump standing. Running light dark.');
-  await radio(page, 'Auto').click();
-  await told(page, 'Pump standing. Running light dark.');
+  await expect(page.getByText(/pull the fuse and prove dead before you work/).filter({ visible: true })).toBeVisible();
+  const float = page.locator('svg').getByRole('radio', { name: /^Float.*in the bilge/ });
+  await expect(float).not.toBeInViewport();
   await radio(page, 'High').click();
+  await expect(float).toBeInViewport();
+  await told(page, 'Pump standing. Running light dark.');
+  await radio(page, 'Auto').click();
+  await expect(page.locator('svg').getByRole('radio', { name: /^common.*in the panel/ })).toBeInViewport();
   await told(page, 'Pump running. Running light lit.');
   await expect(page.getByText('11.80\u00a0V').first()).toBeVisible();
   await page.getByRole('button', { name: 'Fuses and isolators: All in and on' }).click();
@@ -30,7 +38,10 @@ test('switch, water and fuse are worked by touch, and the circuit says what it d
   await told(page, 'Pump running. Running light lit.');
 });
 
-test('a manual that springs back runs only while it is held, by pointer and by key', async ({ page, request }) => {
+test('a manual that springs back runs only while it is held, by pointer and by key; arrow keys work the switch and go through the drawing', async ({
+  page,
+  request,
+}) => {
   const job = await addBoat(request, benchBoat('Held', { manual: 'momentary' }));
   await open(page, placesOf(job).bench, 'Main bilge pump');
   const manual = page.getByRole('radio', { name: 'Manual, hold' });
@@ -39,11 +50,31 @@ test('a manual that springs back runs only while it is held, by pointer and by k
   await told(page, 'Pump running. Running light lit.');
   await page.mouse.up();
   await told(page, 'Pump standing. Running light dark.');
-  await manual.focus();
+
+  await radio(page, 'Off').focus();
+  await page.keyboard.press('ArrowRight');
+  const auto = radio(page, 'Auto');
+  await expect(auto).toBeFocused();
+  await expect(auto).toHaveAttribute('aria-checked', 'true');
+  // The position that springs back is reached, and runs only while a key is held.
+  await page.keyboard.press('ArrowRight');
+  await expect(manual).toBeFocused();
+  await expect(manual).toHaveAttribute('aria-checked', 'false');
   await page.keyboard.down(' ');
   await told(page, 'Pump running. Running light lit.');
   await page.keyboard.up(' ');
   await told(page, 'Pump standing. Running light dark.');
+
+  const stops = page
+    .getByRole('radiogroup', { name: /circuit at work/ })
+    .first()
+    .locator('[role=radio][tabindex="0"]');
+  await expect(stops).toHaveCount(1);
+  await stops.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(stops).not.toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('svg [role=radio][aria-checked=true]').first()).toBeFocused();
 });
 
 test('two probes are placed in the drawing, and ohms are refused while it is live', async ({ page, request }) => {
@@ -69,8 +100,11 @@ test('two probes are placed in the drawing, and ohms are refused while it is liv
   await expect(page.getByText(/^56\d\u00a0mΩ$/)).toBeVisible();
 });
 
-test('a planted fault shows in the drawing and the table, and is mended again', async ({ page, request }) => {
-  const job = await addBoat(request, benchBoat('Broken'));
+test('a planted fault shows in the drawing and the table, and is mended; the table is compared, printed and exported', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, benchBoat('Tabled'));
   await open(page, placesOf(job).bench, 'Main bilge pump');
   await page.getByRole('tab', { name: 'Faults' }).click();
   await radio(page, 'Float stuck down').click();
@@ -84,11 +118,7 @@ test('a planted fault shows in the drawing and the table, and is mended again', 
   await page.getByRole('tab', { name: 'Faults' }).click();
   await page.getByRole('button', { name: 'Mend: Float: stuck down' }).click();
   await told(page, 'Nothing is broken. Choose a fault, then where it sits; the bench shows what it does.');
-});
 
-test('the table is compared, printed on a page of its own and exported', async ({ page, request }) => {
-  const job = await addBoat(request, benchBoat('Tabled'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
   await page.evaluate(() => {
     const printed: string[] = [];
     Object.assign(window, { printed });

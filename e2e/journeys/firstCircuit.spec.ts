@@ -1,8 +1,12 @@
 import { expect, test } from '../journey';
-import { addBoat, demoBoat, Hand, open, openEmptyYard, placesOf } from '../yard';
+import { addBoat, demoBoat, Hand, open, openEmptyYard, placesOf, storedBoat } from '../yard';
 
-test('from the empty yard to fuse, cable and float height in at most 20 taps and 12 keys', async ({ page }) => {
+test('from the empty yard to fuse, cable and float height in at most 20 taps and 12 keys', async ({
+  page,
+  request,
+}) => {
   await openEmptyYard(page);
+  await expect(page.getByText('No boats yet')).toBeVisible();
   const hand = new Hand(page);
   await hand.tap('button', 'Add a boat');
   await hand.tap('radio', '8');
@@ -26,22 +30,45 @@ test('from the empty yard to fuse, cable and float height in at most 20 taps and
   await hand.tap('button', 'Begin with typical figures');
   await hand.tap('button', 'Put it at the best height');
   await expect(page.getByText(/^It stands there\./)).toBeVisible();
+  const id = new URL(page.url()).pathname.split('/')[2] ?? '';
+  await expect.poll(async () => (await storedBoat(request, id)).job.circuits[0]?.pump.currentA).toBe(4.2);
   expect(hand.taps).toBeLessThanOrEqual(20);
   expect(hand.keys).toBeLessThanOrEqual(12);
 });
 
-test('the same by keyboard alone', { tag: '@wide-only' }, async ({ page }) => {
+test('the same by keyboard alone, and the keys are listed', { tag: '@wide-only' }, async ({ page }) => {
   await open(page, '/', 'Yard');
   const { keyboard } = page;
+  await keyboard.press('?');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('Add a boat')).toBeVisible();
+  await expect(dialog.getByText('Search the yard')).toBeVisible();
+  await expect(dialog.getByText('Add a circuit')).toHaveCount(0);
+  await keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+  await keyboard.press('/');
+  const search = page.getByRole('textbox', { name: 'Search the yard' });
+  await expect(search).toBeFocused();
+  // In a field a letter is a letter.
+  await keyboard.type('n');
+  await expect(search).toHaveValue('n');
+  await keyboard.press('Backspace');
+  await keyboard.press('Tab');
+
   await keyboard.press('n');
   await expect(page.getByRole('textbox', { name: 'Length of the hull' })).toBeFocused();
   await keyboard.type('8');
   await keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: /^Boat of 8/ })).toBeVisible();
   await keyboard.press('n');
-  await expect(page.getByRole('dialog')).toBeVisible();
+  await expect(dialog).toBeVisible();
   await keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Bilge pump' })).toBeVisible();
+  await keyboard.press('?');
+  await expect(dialog.getByText('Undo the last change')).toBeVisible();
+  await expect(dialog.getByText('Add a circuit')).toHaveCount(0);
+  await keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
   // Each that is needed leads to its field; from one field the tab key goes on to the next.
   const tabTo = async (label: string | RegExp, most: number) => {
     const target = page.getByLabel(label).filter({ visible: true }).first();
@@ -102,17 +129,6 @@ test('swapped manual and auto on an old boat are understood from the bench alone
     page.getByText(/^On auto it runs with or without water, until the battery is flat: about/),
   ).toBeVisible();
   await expect(page.getByText('On manual it runs only while the water is high.')).toBeVisible();
-});
-
-test('what is flipped on a phone’s bench is in sight', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Followed'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
-  const drawn = page.locator('svg').getByRole('radio', { name: /^Float.*in the bilge/ });
-  await expect(drawn).not.toBeInViewport();
-  await page.getByRole('radio', { name: 'High', exact: true }).click();
-  await expect(drawn).toBeInViewport();
-  await page.getByRole('radio', { name: 'Auto', exact: true }).click();
-  await expect(page.locator('svg').getByRole('radio', { name: /^common.*in the panel/ })).toBeInViewport();
 });
 
 test('a first boat is begun from a worked example, every guess marked, and the guesses follow her length', async ({

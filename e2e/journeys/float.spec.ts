@@ -73,11 +73,11 @@ test(
   },
 );
 
-test('the section is cut across, shown closer, and its water set by the float or the limit', async ({
+test('the section is cut across and shown closer; a run is played and its water caught; a long task is cancelled', async ({
   page,
   request,
 }) => {
-  const job = await addBoat(request, demoBoat('low-samphire', 'Sections'));
+  const job = await addBoat(request, demoBoat('low-samphire', 'Played'));
   await open(page, placesOf(job).float, 'Engine well, primary');
   await expect(page.getByRole('img', { name: /Engine well, cut along, At rest\. Water 6\d mm/ })).toBeVisible();
   await radio(page, 'Across').click();
@@ -86,11 +86,8 @@ test('the section is cut across, shown closer, and its water set by the float or
   await page.getByRole('button', { name: 'Larger' }).click();
   await radio(page, 'Backup float').click();
   await told(page, /Not above 267\u00a0mm/);
-});
+  await radio(page, 'Along').click();
 
-test('a run is played: water rises, the pump starts, and the hose’s own water is caught', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('low-samphire', 'Played'));
-  await open(page, placesOf(job).float, 'Engine well, primary');
   await tab(page, 'Cycle').click();
   await radio(page, 'Hauling to port').click();
   // The run of the pose before goes with its pose.
@@ -107,11 +104,32 @@ test('a run is played: water rises, the pump starts, and the hose’s own water 
   await page.keyboard.press('ArrowRight');
   await radio(page, 'Float stuck down').click();
   await told(page, /0 starts/);
+
+  await tab(page, 'Runs').click();
+  await radio(page, '30 days').click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await told(page, 'Runs was cancelled.');
+  await page.getByRole('button', { name: 'Begin again' }).click();
+  await expect(page.getByRole('progressbar').or(page.getByText('Glands and deck leaks')).first()).toBeVisible();
 });
 
-test('every pose with every ingress is run, kept, and put beside another hose', async ({ page, request }) => {
+test('hose and cable stand side by side and a choice is taken; every pose with every ingress is run, kept, and put beside another hose', async ({
+  page,
+  request,
+}) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Weekend'));
+  const boreM = async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.water?.hose?.boreM;
   await open(page, placesOf(job).float, 'Bilge pump');
+  await tab(page, 'Hose').click();
+  await told(page, '570\u00a0L/h');
+  await told(page, /factor 0\.\d+ \(Colebrook/);
+  await page.getByRole('button', { name: 'Take: Hose 16 mm' }).click();
+  await told(page, '841\u00a0L/h');
+  await expect.poll(boreM).toBe(0.016);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await told(page, '570\u00a0L/h');
+  await expect.poll(boreM).toBe(firstCircuit(job).water?.hose?.boreM);
+
   await tab(page, 'Runs').click();
   await expect(page.getByText(/Starting battery, full on Friday evening/)).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Keep to compare' }).click();
@@ -126,30 +144,6 @@ test('every pose with every ingress is run, kept, and put beside another hose', 
   await expect(page.getByText(/nine times in ten/)).toBeVisible({ timeout: 40_000 });
 });
 
-test('a long task can be cancelled and begun again', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('low-samphire', 'Cancelled'));
-  await open(page, placesOf(job).float, 'Engine well, primary');
-  await tab(page, 'Runs').click();
-  await radio(page, '30 days').click();
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  await told(page, 'Runs was cancelled.');
-  await page.getByRole('button', { name: 'Begin again' }).click();
-  await expect(page.getByRole('progressbar').or(page.getByText('Glands and deck leaks')).first()).toBeVisible();
-});
-
-test('hose and cable stand side by side, and a choice is taken', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Hosed'));
-  await open(page, placesOf(job).float, 'Bilge pump');
-  await tab(page, 'Hose').click();
-  await told(page, '570\u00a0L/h');
-  await told(page, /factor 0\.\d+ \(Colebrook/);
-  await page.getByRole('button', { name: 'Take: Hose 16 mm' }).click();
-  await told(page, '841\u00a0L/h');
-  await expect
-    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.water?.hose?.boreM)
-    .toBe(0.016);
-});
-
 test('a boat without wells begins with typical figures, each marked as a guess', async ({ page, request }) => {
   const { wells: _wells, poses: _poses, ingress: _ingress, ...dry } = demoBoat('alder-wren', 'Begun');
   const { water: _water, ...circuit } = firstCircuit(dry);
@@ -158,7 +152,7 @@ test('a boat without wells begins with typical figures, each marked as a guess',
   await page.getByRole('button', { name: 'Begin with typical figures' }).click();
   await told(page, 'Still estimates: the well, the poses, the hose.');
   await told(page, /Best height of its base/);
-  await page.goto(placesOf(job).boat);
+  await page.getByRole('button', { name: 'Back', exact: true }).filter({ visible: true }).click();
   await page.getByRole('button', { name: /^Bilge: V, .* estimate$/ }).click();
   await page.getByRole('button', { name: 'These are measured now' }).first().click();
   await expect(page.getByRole('button', { name: /^Bilge: V, .* long$/ })).toBeVisible();

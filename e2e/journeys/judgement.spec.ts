@@ -1,15 +1,6 @@
 import { expect, test } from '../journey';
 import { addBoat, demoBoat, firstCircuit, open, placesOf, storedBoat } from '../yard';
 
-test('what is known of the wiring stands where hands are, and asks for nothing', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Wired'));
-  await open(page, placesOf(job).bench, 'Main bilge pump');
-  await expect(page.getByText(/pull the fuse and prove dead before you work/).filter({ visible: true })).toBeVisible();
-  await open(page, placesOf(job).size, 'Main bilge pump');
-  await expect(page.getByRole('heading', { name: 'How it is wired' })).toBeVisible();
-  await expect(page.getByText(/Under the least size of 16 AWG, which is allowed here: Light tap/)).toBeVisible();
-});
-
 test('a pump of unknown curve is run with nothing until its class is taken in one tap', async ({ page, request }) => {
   const wren = demoBoat('alder-wren', 'Unknown');
   const {

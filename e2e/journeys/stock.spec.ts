@@ -36,7 +36,12 @@ test('a drum is listed, cut from and counted anew; a cut is taken back; parts an
   request,
 }) => {
   const job = await addBoat(request, unlike('Cut from the van', '4 AWG'));
-  await open(page, '/stock', 'Stock');
+  const { build } = placesOf(job);
+  await open(page, build, 'Main bilge pump');
+  // 1.05 × 3.2 + 0.3 = 3.66, to the next tenth.
+  await page.getByRole('button', { name: 'Feed: 4 AWG, red, 3.7 m' }).click();
+  await page.getByRole('button', { name: 'To the stock' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Stock' })).toBeVisible();
   await addDrum(page, '4', '-3');
   await expect(page.getByRole('alert').filter({ hasText: /0 to 1000 m|is no|number/ })).toBeVisible();
   await page.getByRole('dialog').getByLabel('On it, m').fill('4');
@@ -44,10 +49,7 @@ test('a drum is listed, cut from and counted anew; a cut is taken back; parts an
   await expect(page.getByRole('button', { name: /^4 AWG, red: 4 m left, whole/ })).toBeVisible();
   expect(await barriers(page)).toEqual([]);
 
-  // 1.05 × 3.2 + 0.3 = 3.66, to the next tenth.
-  const { build } = placesOf(job);
-  await open(page, build, 'Main bilge pump');
-  await page.getByRole('button', { name: 'Feed: 4 AWG, red, 3.7 m' }).click();
+  await page.getByRole('button', { name: 'Back', exact: true }).filter({ visible: true }).click();
   await page.getByRole('button', { name: 'Cut 3.7 m off 4 AWG, red' }).click();
   await expect(page.getByRole('button', { name: 'Feed: 4 AWG, red, 3.7 m, cut' })).toBeVisible();
   await expect(shown(page, /1 of 7 cut\.$/)).toBeVisible();
@@ -65,7 +67,8 @@ test('a drum is listed, cut from and counted anew; a cut is taken back; parts an
 
   await tool(page, 'To order');
   await page.getByRole('radio', { name: 'All that are sized' }).click();
-  await expect(page.getByRole('link', { name: 'Cut from the van, Main bilge pump: 1 of 7 cut' })).toBeVisible();
+  const begun = page.getByRole('link', { name: 'Cut from the van, Main bilge pump: 1 of 7 cut' });
+  await expect(begun).toBeVisible();
   const leaving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Order as CSV' }).click();
   const csv = await readFile(await (await leaving).path(), 'utf8');
@@ -83,7 +86,9 @@ test('a drum is listed, cut from and counted anew; a cut is taken back; parts an
   await page.getByLabel('Rate an hour').fill('60');
   await page.getByRole('button', { name: 'Set', exact: true }).click();
   await expect(shown(page, '60.00 an hour.')).toBeVisible();
-  await open(page, build, 'Main bilge pump');
+  await tool(page, 'To order');
+  await begun.click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Main bilge pump' })).toBeVisible();
   await tool(page, 'Parts');
   await page.getByRole('checkbox', { name: /^Bilge pump, 1: on board/ }).click();
   await expect(page.getByRole('checkbox', { name: /^Bilge pump, 1: on board/ })).toBeChecked();

@@ -1,24 +1,12 @@
 import { expect, newWindow, test } from '../journey';
 import { addBoat, demoBoat, firstCircuit, goTo, open, placesOf, storedBoat, unfold } from '../yard';
 
-test('what was typed survives a reload, also when it is no figure yet', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Reloaded'));
-  await open(page, placesOf(job).survey, 'Bilge pump');
-  await page.getByLabel('Source to panel, one way, in m').fill('1.7');
-  await page.getByLabel('Pump amperes, in A').fill('lots');
-  await expect(page.getByText('Type a number in A')).toBeVisible();
-  await page.reload();
-  await expect(page.getByLabel('Source to panel, one way, in m')).toHaveValue('1.7');
-  await expect(page.getByLabel('Pump amperes, in A')).toHaveValue('lots');
-  await expect(page.getByText('Type a number in A')).toBeVisible();
-  await expect
-    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM)
-    .toBe(1.7);
-  expect((await storedBoat(request, job.boat.id)).job.circuits[0]?.pump.currentA).toBe(2.8);
-});
-
-test('impossible figures are answered in place, with what to do', async ({ page, request }) => {
+test('impossible figures are answered in place, with what to do; what was typed survives a reload, also when it is no figure yet', async ({
+  page,
+  request,
+}) => {
   const job = await addBoat(request, demoBoat('pinnock', 'Impossible'));
+  const circuit = async () => firstCircuit((await storedBoat(request, job.boat.id)).job);
   await open(page, placesOf(job).survey, 'Bilge pump');
   const answers: readonly (readonly [string, string, RegExp])[] = [
     ['Source to panel, one way, in m', '0', /must be more than 0 m\. Measure one way/],
@@ -31,9 +19,22 @@ test('impossible figures are answered in place, with what to do', async ({ page,
     await expect(page.getByText(message).filter({ visible: true }).first()).toBeVisible();
   }
   await expect(page.getByText('4 entries to correct')).toBeVisible();
+
+  await page.getByLabel('Source to panel, one way, in m').fill('1.7');
+  await page.getByLabel('Pump amperes, in A').fill('lots');
+  await expect(page.getByText('Type a number in A')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Source to panel, one way, in m')).toHaveValue('1.7');
+  await expect(page.getByLabel('Pump amperes, in A')).toHaveValue('lots');
+  await expect(page.getByText('Type a number in A')).toBeVisible();
+  await expect.poll(async () => (await circuit()).legs.sourceToPanel.lengthM).toBe(1.7);
+  expect((await circuit()).pump.currentA).toBe(2.8);
 });
 
-test('a field that is gone to comes out from under what stays at the top', async ({ page, request }) => {
+test('a field that is gone to comes out from under what stays at the top; a default comes back when the entry is emptied', async ({
+  page,
+  request,
+}) => {
   const plain = demoBoat('alder-wren', 'Covered');
   const { currentA: _current, ...pump } = firstCircuit(plain).pump;
   const job = await addBoat(request, { ...plain, circuits: [{ ...firstCircuit(plain), pump }] });
@@ -53,24 +54,7 @@ test('a field that is gone to comes out from under what stays at the top', async
   expect(await covered()).toBe(true);
   await field.focus();
   await expect.poll(covered).toBe(false);
-});
 
-test('a field takes either unit system, and the same length comes out', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Units'));
-  await open(page, placesOf(job).survey, 'Bilge pump');
-  await page.getByLabel('Panel to bilge, one way, in m').fill('12 ft');
-  await expect
-    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.panelToBilge.lengthM)
-    .toBeCloseTo(3.6576, 9);
-  await page.getByRole('button', { name: 'Source to panel, one way: unit m, change' }).click();
-  await expect(page.getByLabel('Source to panel, one way, in ft')).toHaveValue('3.94');
-  await page.getByRole('button', { name: 'More Source to panel, one way' }).click();
-  await expect(page.getByLabel('Source to panel, one way, in ft')).toHaveValue('4.5');
-});
-
-test('a default is shown as one, and comes back when the entry is emptied', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('alder-wren', 'Defaults'));
-  await open(page, placesOf(job).survey, 'Main bilge pump');
   await unfold(page, 'Source');
   const stub = page.getByLabel('Battery to fuse, in mm');
   await stub.fill('');
@@ -78,6 +62,43 @@ test('a default is shown as one, and comes back when the entry is emptied', asyn
   await expect
     .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.source?.stubLengthM)
     .toBeUndefined();
+});
+
+test('a field takes either unit system, speaks of a figure in another unit and of one typical of its class; a leg gets a further piece', async ({
+  page,
+  request,
+}) => {
+  const job = await addBoat(request, demoBoat('pinnock', 'Filled in'));
+  const legs = async () => firstCircuit((await storedBoat(request, job.boat.id)).job).legs;
+  await open(page, placesOf(job).survey, 'Bilge pump');
+  await page.getByLabel('Panel to bilge, one way, in m').fill('12 ft');
+  await expect.poll(async () => (await legs()).panelToBilge.lengthM).toBeCloseTo(3.6576, 9);
+  await page.getByRole('button', { name: 'Source to panel, one way: unit m, change' }).click();
+  await expect(page.getByLabel('Source to panel, one way, in ft')).toHaveValue('3.94');
+  await page.getByRole('button', { name: 'More Source to panel, one way' }).click();
+  await expect(page.getByLabel('Source to panel, one way, in ft')).toHaveValue('4.5');
+
+  await unfold(page, 'Panel to bilge');
+  const pieces = async () => (await legs()).panelToBilge.further;
+  await page.getByRole('button', { name: 'Add a piece in other surroundings' }).click();
+  await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
+  // What was opened stays open, also when its fields begin anew.
+  await page.getByRole('button', { name: 'Remove piece 2' }).click();
+  await expect.poll(pieces).toBeUndefined();
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
+
+  await unfold(page, 'Pump');
+  await page.getByLabel('Open flow, in L/h').fill('500');
+  await expect(page.getByText('Does the label say gallons? Then it is 1893 L/h.')).toBeVisible();
+  await page.getByLabel('Pump amperes, in A').fill('');
+  await page.getByRole('radio', { name: 'Small, 1900\u00a0L/h' }).click();
+  await expect(page.getByText(/figures typical of the class/)).toBeVisible();
+  await expect(page.getByLabel('Open flow, in L/h')).toHaveValue('1900');
+  await page.getByRole('button', { name: 'These are the label’s figures now' }).click();
+  await expect(page.getByText(/figures typical of the class/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(page.getByText(/figures typical of the class/)).toBeVisible();
 });
 
 test('a dead server during typing loses nothing', async ({ page, request, context, expected }) => {
@@ -202,42 +223,6 @@ test('a version is looked at, restored, and the restoring undone', async ({ page
   await expect
     .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.sourceToPanel.lengthM)
     .toBe(9);
-});
-
-test('a figure that looks like another unit is spoken of, and a class of pump is marked as typical', async ({
-  page,
-  request,
-}) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Doubted'));
-  await open(page, placesOf(job).survey, 'Bilge pump');
-  await unfold(page, 'Pump');
-  await page.getByLabel('Open flow, in L/h').fill('500');
-  await expect(page.getByText('Does the label say gallons? Then it is 1893 L/h.')).toBeVisible();
-  await page.getByLabel('Pump amperes, in A').fill('');
-  await page.getByRole('radio', { name: 'Small, 1900\u00a0L/h' }).click();
-  await expect(page.getByText(/figures typical of the class/)).toBeVisible();
-  await expect(page.getByLabel('Open flow, in L/h')).toHaveValue('1900');
-  await page.getByRole('button', { name: 'These are the label’s figures now' }).click();
-  await expect(page.getByText(/figures typical of the class/)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo the last change' }).click();
-  await expect(page.getByText(/figures typical of the class/)).toBeVisible();
-});
-
-test('a leg gets a further piece in other surroundings, which can be removed and had back', async ({
-  page,
-  request,
-}) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Pieces'));
-  const pieces = async () => (await storedBoat(request, job.boat.id)).job.circuits[0]?.legs.panelToBilge.further;
-  await open(page, placesOf(job).survey, 'Bilge pump');
-  await unfold(page, 'Panel to bilge');
-  await page.getByRole('button', { name: 'Add a piece in other surroundings' }).click();
-  await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
-  // What was opened stays open, also when its fields begin anew.
-  await page.getByRole('button', { name: 'Remove piece 2' }).click();
-  await expect.poll(pieces).toBeUndefined();
-  await page.getByRole('button', { name: 'Undo the last change' }).click();
-  await expect.poll(pieces).toEqual([{ lengthM: 1, engineSpace: true }]);
 });
 
 test('a device without room says so and offers the file, and what was typed is saved all the same', async ({

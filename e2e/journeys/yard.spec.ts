@@ -1,6 +1,6 @@
 import type { Response } from '@playwright/test';
 import { expect, newWindow, test } from '../journey';
-import { addBoat, demoBoat, layAllOut, open, openEmptyYard, placesOf, storedBoat } from '../yard';
+import { addBoat, demoBoat, goTo, layAllOut, open, placesOf, storedBoat, workedOut } from '../yard';
 
 test(
   'the yard shows each boat, its circuits and the worst found in them',
@@ -20,11 +20,6 @@ test(
   },
 );
 
-test('an empty yard says what to do', async ({ page }) => {
-  await openEmptyYard(page);
-  await expect(page.getByText('No boats yet')).toBeVisible();
-});
-
 test('a yard without a server says so, and tries again', async ({ page, context, expected }) => {
   expected.push(/503|Failed to load resource/);
   await context.route('**/api/changes*', (route) =>
@@ -37,24 +32,45 @@ test('a yard without a server says so, and tries again', async ({ page, context,
   await expect(page.getByRole('link', { name: /^Boat / }).first()).toBeVisible();
 });
 
-test('a boat is removed, and comes back by undo', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Removed'));
-  await open(page, placesOf(job).boat, 'Removed');
-  await page.getByRole('button', { name: 'Remove this boat' }).click();
-  await expect(page.getByText('Removed Removed')).toBeVisible();
-  await expect.poll(async () => (await request.get(`/api/boats/${job.boat.id}`)).status()).toBe(404);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
-});
+test('what is duplicated, removed or put away on a boat’s page comes back by undo', async ({ page, request }) => {
+  const plain = demoBoat('pinnock', 'Undone');
+  const job = await addBoat(request, { ...plain, batteries: [...plain.batteries, { id: 'spare', name: 'Spare' }] });
+  const stored = async () => (await storedBoat(request, job.boat.id)).job;
+  const circuits = async () => (await stored()).circuits.map(({ name }) => name);
+  const undo = () => page.getByRole('button', { name: 'Undo', exact: true }).click();
+  const ofCircuit = async (action: string) => {
+    await page.getByRole('button', { name: 'More for circuit Bilge pump' }).click();
+    await page.getByRole('button', { name: action, exact: true }).click();
+  };
+  await open(page, placesOf(job).boat, 'Undone');
+  await ofCircuit('Duplicate');
+  await expect.poll(circuits).toEqual(['Bilge pump', 'Bilge pump, copy']);
+  await undo();
+  await expect.poll(stored).toEqual(job);
+  await ofCircuit('Remove');
+  await expect.poll(circuits).toEqual([]);
+  await undo();
+  await expect.poll(stored).toEqual(job);
 
-test('a circuit is removed, and comes back by undo', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('low-samphire', 'Halved'));
-  await open(page, placesOf(job).boat, 'Halved');
-  await page.getByRole('button', { name: 'More for circuit Engine well, backup' }).click();
-  await page.getByRole('button', { name: 'Remove', exact: true }).click();
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.length).toBe(3);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
+  await page.getByRole('button', { name: 'Put this boat away' }).click();
+  await expect.poll(async () => (await stored()).boat.archived).toBe(true);
+  await undo();
+  await expect.poll(stored).toEqual(job);
+  await page.getByRole('button', { name: /^Spare:/ }).click();
+  await page.getByRole('button', { name: 'Remove this battery' }).click();
+  await expect.poll(async () => (await stored()).batteries.length).toBe(1);
+  await undo();
+  await expect.poll(stored).toEqual(job);
+
+  await page.getByRole('button', { name: 'Duplicate this boat' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Undone, copy' })).toBeVisible();
+  await undo();
+  await expect(page.getByRole('heading', { level: 1, name: 'Undone', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove this boat' }).click();
+  await expect(page.getByText('Removed Undone')).toBeVisible();
+  await expect.poll(async () => (await request.get(`/api/boats/${job.boat.id}`)).status()).toBe(404);
+  await undo();
+  await expect.poll(stored).toEqual(job);
 });
 
 test('hostile names are shown as the text they are, on every screen', async ({ page, request }) => {
@@ -69,20 +85,31 @@ test('hostile names are shown as the text they are, on every screen', async ({ p
   page.on('dialog', () => {
     throw new Error('A name was run as a script.');
   });
-  const places = placesOf(job);
-  for (const address of [places.boat, places.survey, places.size, places.drawing]) await open(page, address, name);
-  await open(page, `${places.boat}/versions`, 'Versions');
-  await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
+  const shown = async () => {
+    await workedOut(page);
+    await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
+  };
+  await open(page, placesOf(job).drawing, name);
   await open(page, '/', 'Yard');
   await page.getByRole('textbox', { name: 'Search the yard' }).fill('onerror');
-  await expect(page.getByText(name).filter({ visible: true }).first()).toBeVisible();
+  await shown();
+  await page.getByRole('link', { name: /^Boat <img/ }).click();
+  await expect(page.getByRole('button', { name: 'Duplicate this boat' })).toBeVisible();
+  await shown();
+  await page.getByRole('button', { name: 'Versions' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Versions' })).toBeVisible();
+  await shown();
+  await page.getByRole('button', { name: 'Back', exact: true }).filter({ visible: true }).click();
+  await page
+    .getByRole('link', { name: /^Circuit <img/ })
+    .filter({ visible: true })
+    .first()
+    .click();
+  for (const station of ['Survey', 'Size', 'Float', 'Bench']) {
+    await goTo(page, station);
+    await shown();
+  }
   expect(await page.locator('img[src="x"]').count()).toBe(0);
-});
-
-test('an address that leads nowhere says so', async ({ page }) => {
-  await open(page, '/harbour', 'Nothing here');
-  await page.getByRole('button', { name: 'To the yard' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Yard' })).toBeVisible();
 });
 
 test('the yard is searched, ordered and cleared of boats put away', async ({ page, request }, { project }) => {
@@ -110,22 +137,6 @@ test('the yard is searched, ordered and cleared of boats put away', async ({ pag
   await expect(boats.first()).toHaveAccessibleName(new RegExp(`^Boat Better ${mark}`));
   await page.getByRole('textbox', { name: 'Search the yard' }).fill('no such boat');
   await expect(page.getByText('No boat like that')).toBeVisible();
-});
-
-test('a boat and a circuit are duplicated, and the copies go by undo', async ({ page, request }) => {
-  const job = await addBoat(request, demoBoat('pinnock', 'Twinned'));
-  await open(page, placesOf(job).boat, 'Twinned');
-  await page.getByRole('button', { name: 'More for circuit Bilge pump' }).click();
-  await page.getByRole('button', { name: 'Duplicate', exact: true }).click();
-  await expect
-    .poll(async () => (await storedBoat(request, job.boat.id)).job.circuits.map(({ name }) => name))
-    .toEqual(['Bilge pump', 'Bilge pump, copy']);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect.poll(async () => (await storedBoat(request, job.boat.id)).job).toEqual(job);
-  await page.getByRole('button', { name: 'Duplicate this boat' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Twinned, copy' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Twinned', exact: true })).toBeVisible();
 });
 
 test('settings change what new circuits begin with, and the size of text, in every tab', async ({
@@ -160,24 +171,13 @@ test('settings change what new circuits begin with, and the size of text, in eve
     .toEqual({ family: 'metric', rules: 'iso', dropSchool: 'general' });
 });
 
-test('putting a boat away, and removing a battery, come back by undo', async ({ page, request }) => {
-  const plain = demoBoat('pinnock', 'Undone');
-  const job = await addBoat(request, { ...plain, batteries: [...plain.batteries, { id: 'spare', name: 'Spare' }] });
-  const stored = async () => (await storedBoat(request, job.boat.id)).job;
-  await open(page, placesOf(job).boat, 'Undone');
-  await page.getByRole('button', { name: 'Put this boat away' }).click();
-  await expect.poll(async () => (await stored()).boat.archived).toBe(true);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect.poll(stored).toEqual(job);
-  await page.getByRole('button', { name: /^Spare:/ }).click();
-  await page.getByRole('button', { name: 'Remove this battery' }).click();
-  await expect.poll(async () => (await stored()).batteries.length).toBe(1);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect.poll(stored).toEqual(job);
-});
-
-test('a boat is added by its length alone, and what is no length is refused in place', async ({ page, request }) => {
-  await open(page, '/', 'Yard');
+test('an address that leads nowhere leads to the yard; a boat is added by its length alone, and what is no length is refused in place', async ({
+  page,
+  request,
+}) => {
+  await open(page, '/harbour', 'Nothing here');
+  await page.getByRole('button', { name: 'To the yard' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Yard' })).toBeVisible();
   await page.getByRole('button', { name: 'Add a boat' }).click();
   const dialog = page.getByRole('dialog', { name: 'Add a boat' });
   const length = dialog.getByLabel('Length of the hull');
@@ -205,19 +205,27 @@ test('where feet and gallons are shown nothing is told in metres, litres or degr
 }) => {
   const job = await addBoat(request, demoBoat('low-samphire', 'In feet'));
   await page.addInitScript(() => localStorage.setItem('latch.settings', JSON.stringify({ units: 'us' })));
-  const places = placesOf(job);
-  for (const address of [places.boat, places.survey, places.size, places.float, places.bench]) {
-    await page.goto(address);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await expect(page.locator('[aria-busy="true"]').filter({ visible: true })).toHaveCount(0);
-    const folded = page.getByRole('main').getByRole('button', { expanded: false }).filter({ visible: true });
-    if (address === places.survey || address === places.boat)
-      for (let count = await folded.count(), most = 30; count > 0 && most > 0; count = await folded.count(), most -= 1)
-        await folded.last().click();
+  const main = page.getByRole('main').filter({ visible: true });
+  const metric = async () => {
+    await workedOut(page);
     await layAllOut(page);
-    const text = await page.getByRole('main').innerText();
-    const metric = [...text.matchAll(/[^\n]*\d\s?(m|mm|cm|L|L\/h|L\/min|°C)(?![\w²·Ω/])[^\n]*/g)].map(([line]) => line);
-    expect([address, metric]).toEqual([address, []]);
+    const text = await main.innerText();
+    return [...text.matchAll(/[^\n]*\d\s?(m|mm|cm|L|L\/h|L\/min|°C)(?![\w²·Ω/])[^\n]*/g)].map(([line]) => line);
+  };
+  const unfoldAll = async () => {
+    const folded = main.getByRole('button', { expanded: false }).filter({ visible: true });
+    for (let count = await folded.count(), most = 30; count > 0 && most > 0; count = await folded.count(), most -= 1)
+      await folded.last().click();
+  };
+  await open(page, placesOf(job).boat, 'In feet');
+  await unfoldAll();
+  expect(await metric()).toEqual([]);
+  await page.getByRole('link', { name: 'Circuit Engine well, primary' }).click();
+  for (const station of ['Size', 'Float', 'Bench', 'Survey']) {
+    await goTo(page, station);
+    await expect(page.getByRole('tab', { name: station, selected: true })).toBeVisible();
+    if (station === 'Survey') await unfoldAll();
+    expect([station, await metric()]).toEqual([station, []]);
   }
 });
 
