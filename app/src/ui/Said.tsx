@@ -1,7 +1,6 @@
 import {
   createContext,
   memo,
-  startTransition,
   useCallback,
   useContext,
   useEffect,
@@ -45,8 +44,7 @@ export function SaidProvider({ children }: { readonly children: ReactNode }) {
   const close = useCallback(() => setSaid(null), []);
   const say = useCallback<Say>((saying) => {
     const next = { ...saying, above: footHeight() };
-    // What was touched answers first; that it is done is said right after.
-    startTransition(() => setSaid(next));
+    setSaid(next);
     return () => setSaid((now) => (now === next ? null : now));
   }, []);
   return (
