@@ -255,10 +255,9 @@ export const actions: readonly Action[] = [
     name: 'fault planted',
     kind: 'step',
     before: async (page) => {
-      if (!page.url().endsWith('/bench')) {
-        await loaded(`${alderPump}/bench`, shown.Bench)(page);
+      if (!page.url().endsWith('/bench')) await loaded(`${alderPump}/bench`, shown.Bench)(page);
+      if (!(await page.getByRole('tab', { name: 'Faults', selected: true }).isVisible()))
         await tap(page, { role: 'tab', name: 'Faults' });
-      }
       const mend = page.getByRole('button', { name: 'Mend: Float: stuck down' });
       if ((await mend.count()) > 0) await mend.tap();
       await tap(page, { role: 'radio', name: 'Float stuck down' });
