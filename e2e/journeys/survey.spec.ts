@@ -23,7 +23,13 @@ test('impossible figures are answered in place, with what to do; what was typed 
   await page.getByLabel('Source to panel, one way, in m').fill('1.7');
   await page.getByLabel('Pump amperes, in A').fill('lots');
   await expect(page.getByText('Type a number in A')).toBeVisible();
+  // At once after another station was opened: it is the one that opens.
+  await goTo(page, 'Size');
+  const size = page.getByRole('tab', { name: 'Size', selected: true });
+  await expect(size).toBeVisible();
   await page.reload();
+  await expect(size).toBeVisible();
+  await goTo(page, 'Survey');
   await expect(page.getByLabel('Source to panel, one way, in m')).toHaveValue('1.7');
   await expect(page.getByLabel('Pump amperes, in A')).toHaveValue('lots');
   await expect(page.getByText('Type a number in A')).toBeVisible();

@@ -2,18 +2,18 @@ import { chromiumLaunch } from '@harbor-latch/e2e/chromium';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { replies, watcher } from './phoneWatcher';
 import { actions, openRun, type Action } from './phoneJourneys';
+import { Ease } from './ease';
 import { stolenShare } from './stolen';
 
 const THROTTLE = 4;
 const ROUNDS = 20;
 /** So many are made at most, where some are set aside. */
-const MOST_ROUNDS = 60;
+const MOST_ROUNDS = 80;
 const MOST_RUNS = 5;
-/** A tap is set aside if the machine under this one took more of the processors than this until its answer was painted. */
-const QUIET = 0.03;
 const PATIENCE_MS = 20_000;
 const ASK_EVERY_MS = 250;
 const PLAYED_MS = 6000;
+const SETTLES_MS = 300;
 /** So long a finger rests on what it taps; the answer is awaited from when it leaves. */
 const FINGER_RESTS_MS = 80;
 
@@ -67,7 +67,7 @@ interface Tap {
   readonly quiet: boolean;
 }
 
-async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio: number): Promise<Tap> {
+async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio: number, ease: Ease): Promise<Tap> {
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   await action.before(page);
   const { role, name } = action.touch;
@@ -100,7 +100,7 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
   const { by } = action;
   if (by && 'key' in by) await target.focus();
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
-  const stolen = stolenShare();
+  const atEase = ease.watch();
   if (!by) {
     await watch('pointerup');
     await finger('touchStart');
@@ -120,7 +120,9 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
   }
   try {
     const ms = await answerTo(page);
-    const quiet = stolen() <= QUIET;
+    // Not while the page is still about what follows.
+    await page.waitForTimeout(SETTLES_MS);
+    const quiet = atEase();
     if (ms === null) return { ms: PATIENCE_MS, answered: false, quiet };
     // The throttle slows the page alone: what a worker took is counted as often as the page is slowed.
     const worked = action.kind === 'figures' ? (workerRatio - 1) * (await workedMs(page)) : 0;
@@ -166,13 +168,13 @@ function percentile(sorted: readonly number[], share: number): number {
 }
 
 /** What lies between frames while a run plays, ms: half of them take less than the median. */
-async function framesOfOneRun(page: Page, cdp: CDPSession) {
+async function framesOfOneRun(page: Page, cdp: CDPSession, ease: Ease) {
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   await openRun(page);
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
   await page.getByRole('button', { name: 'Play' }).filter({ visible: true }).tap();
   await page.waitForTimeout(500);
-  const stolen = stolenShare();
+  const atEase = ease.watch();
   const between = (await page.evaluate<number[]>(`window.watchFrames(${PLAYED_MS})`)).sort((one, other) => one - other);
   return {
     frames: between.length,
@@ -180,18 +182,15 @@ async function framesOfOneRun(page: Page, cdp: CDPSession) {
     p95Ms: Math.round(percentile(between, 0.95)),
     longestMs: Math.round(between.at(-1) ?? NaN),
     over50Ms: between.filter((ms) => Math.round(ms) > 50).length,
-    stolenShare: stolen(),
+    atEase: atEase(),
   };
 }
 
-/** The first run that is left alone, or of so many the one that was most. */
-async function framesOfRun(page: Page, cdp: CDPSession) {
-  let quietest = await framesOfOneRun(page, cdp);
-  for (let run = 1; run < MOST_RUNS && quietest.stolenShare > QUIET; run += 1) {
-    const next = await framesOfOneRun(page, cdp);
-    if (next.stolenShare < quietest.stolenShare) quietest = next;
-  }
-  return quietest;
+/** The first run during which the machine was at ease; of several that were not, the last. */
+async function framesOfRun(page: Page, cdp: CDPSession, ease: Ease) {
+  let run = await framesOfOneRun(page, cdp, ease);
+  for (let more = 1; more < MOST_RUNS && !run.atEase; more += 1) run = await framesOfOneRun(page, cdp, ease);
+  return run;
 }
 
 /** Every action, so many times, on a phone's page at a quarter of the machine's speed. */
@@ -223,12 +222,13 @@ export async function phoneFigures(
     workerLoop: () => worker.evaluate<number>(fixedLoop),
   });
   const workerRatio = middle(({ loop, workerLoop }) => loop / workerLoop);
+  const ease = new Ease();
   const figures: PhoneFigure[] = [];
   for (const action of actions.filter(({ name }) => only.test(name))) {
     const taps: Tap[] = [];
     const stolen = stolenShare();
     while (taps.length < MOST_ROUNDS && taps.filter(({ quiet }) => quiet).length < ROUNDS) {
-      taps.push(await measured(page, cdp, action, workerRatio));
+      taps.push(await measured(page, cdp, action, workerRatio, ease));
       // On a busy machine it is a while until it can be taken back.
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       await action.after?.(page);
@@ -253,7 +253,7 @@ export async function phoneFigures(
       `${figure.name}: ${figure.medianMs} / ${figure.p95Ms} ms, ${figure.disturbed} set aside, ${figure.stolenPercent} % stolen (${taken.map(Math.round).join(' ')})\n`,
     );
   }
-  const run = only.test('run played') ? await framesOfRun(page, cdp) : null;
+  const run = only.test('run played') ? await framesOfRun(page, cdp, ease) : null;
   await browser.close();
   return {
     fixedLoopMs: Math.round(middle(({ loop }) => loop)),

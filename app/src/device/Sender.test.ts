@@ -25,6 +25,14 @@ function countedTables() {
   return counted as typeof counted & Tables;
 }
 
+/** Waits until something is so. @throws where it never is */
+async function until(so: () => boolean): Promise<void> {
+  for (let tries = 0; !so(); tries += 1) {
+    if (tries > 400) throw new Error('It never came to be.');
+    await later(10);
+  }
+}
+
 const tabs: Tab[] = [];
 afterEach(() => tabs.splice(0).forEach((tab) => tab.close()));
 
@@ -46,7 +54,7 @@ describe('what another tab sent before it was ended, and never told of', () => {
   it('is a boat: she waits no longer, is not sent again, and the tab that takes over comes to rest', async () => {
     const { server, tables, leader, other } = await twoTabs();
     leader.store.add(newJob({ boatId: boat, batteryId: 'house' }, 'Tern'));
-    await later(20);
+    await until(() => other.aboard.waiting.some(({ sent }) => sent !== null));
     leader.close();
     const [save] = other.aboard.waiting;
     expect(save?.kind).toBe('save');
@@ -55,8 +63,8 @@ describe('what another tab sent before it was ended, and never told of', () => {
     server.away = false;
     const before = tables.changes;
     other.sender.start();
-    await later(200);
-    expect(other.aboard.waiting).toEqual([]);
+    await until(() => other.aboard.waiting.length === 0);
+    await later(100);
     expect(server.puts).toHaveLength(0);
     expect(tables.changes - before).toBeLessThan(5);
   });
@@ -68,7 +76,7 @@ describe('what another tab sent before it was ended, and never told of', () => {
     const of = { boat: { id: boat, name: 'Tern' }, circuit: null };
     const row = await signedRow({ ...of, kind: 'note', body: { words: 'Sent', of: undefined } }, key, hand);
     await leader.aboard.change((change) => keepRecord(change, row, 'Tern', hand));
-    await later(20);
+    await until(() => other.aboard.waiting.length > 0);
     leader.close();
     expect(other.aboard.waiting.map(({ id }) => id)).toEqual([row.id]);
     await tables.change(async (change) => {
@@ -79,8 +87,8 @@ describe('what another tab sent before it was ended, and never told of', () => {
     server.away = false;
     const before = tables.changes;
     other.sender.start();
-    await later(200);
-    expect(other.aboard.waiting).toEqual([]);
+    await until(() => other.aboard.waiting.length === 0);
+    await later(100);
     expect(server.records).toHaveLength(0);
     expect(tables.changes - before).toBeLessThan(5);
   });

@@ -205,6 +205,21 @@ export class Page {
     await this.doing(() => this.labelled(label).click());
   }
 
+  /** One finger on something: it comes down, goes on to so far from there, leaves, or is taken away by the system. */
+  async finger(
+    on: HTMLElement,
+    does: 'touchstart' | 'touchmove' | 'touchend' | 'touchcancel',
+    down = 0,
+  ): Promise<void> {
+    const [x, y] = [200, 200 + down];
+    const touch = { identifier: 1, target: on, pageX: x, pageY: y, clientX: x, clientY: y, force: 1 };
+    const touches = does === 'touchstart' || does === 'touchmove' ? [touch] : [];
+    const event = new Event(does, { bubbles: true, cancelable: true });
+    await this.doing(() => {
+      on.dispatchEvent(Object.assign(event, { touches, targetTouches: touches, changedTouches: [touch] }));
+    });
+  }
+
   /** Presses the button that reads so. */
   async pressText(text: string): Promise<void> {
     const found = [...this.host.querySelectorAll<HTMLElement>('[role="button"]')].find((one) =>

@@ -1,12 +1,4 @@
-import {
-  createContext,
-  memo,
-  useCallback,
-  useContext,
-  useEffect,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, memo, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { footHeight } from './pageFoot';
 import { darkPalette, lightPalette } from './palette';

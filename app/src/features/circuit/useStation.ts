@@ -47,10 +47,14 @@ export function useStation(addressed: Station, rooms: RefObject<View | null>): A
   // An address that was changed elsewhere, as by the way back, leads.
   if (shown.addressed !== addressed) setShown(showing(addressed, addressed, shown));
   const { station, last } = shown;
-  useEffect(
-    () => (station === addressed ? undefined : whenIdle(() => router.setParams({ station }))),
-    [station, addressed, router],
-  );
+  useEffect(() => {
+    if (station === addressed) return undefined;
+    // A reload before the router knows of it opens the station that is shown.
+    const path = window.location.pathname;
+    if (path.endsWith(`/${addressed}`))
+      window.history.replaceState(window.history.state, '', path.slice(0, -addressed.length) + station);
+    return whenIdle(() => router.setParams({ station }));
+  }, [station, addressed, router]);
   const go = useCallback(
     (to: Station) => showKept(elementOf(rooms.current), to, () => setShown((now) => showing(to, now.addressed, now))),
     [rooms],

@@ -93,7 +93,7 @@ function InWell(props: FloatStationProps) {
   // A finger that goes on is followed by the section; words and figures come after.
   const told = useDeferredValue(water);
   const toldPieces = useDeferredValue(pieces);
-  const onMoving = useStable((id: string, to: Place) => setMoving({ id, to }));
+  const onMoving = useStable((id: string, to: Place | null) => setMoving(to && { id, to }));
   const onMoved = useStable((id: string, to: Place) => {
     const which = standing.find((one) => one.id === id);
     if (!which) return;

@@ -41,7 +41,8 @@ export const PieceHandle = memo(function PieceHandle({
   readonly chosen: boolean;
   readonly words: string;
   readonly onChoose: (id: string) => void;
-  readonly onMoving: (id: string, to: Place) => void;
+  /** Null where what was begun is broken off: it stands where it stood. */
+  readonly onMoving: (id: string, to: Place | null) => void;
   readonly onMoved: (id: string, to: Place) => void;
 }) {
   const palette = usePalette();
@@ -50,6 +51,7 @@ export const PieceHandle = memo(function PieceHandle({
   const pressed = useRef({ place: piece.place, at: -Infinity });
   const began = useRef({ place: piece.place, pageX: 0, pageY: 0 });
   const root = useRef<View>(null);
+  const valueNow = Math.round(piece.place.zM * 1000);
   /** Where the finger has it, as long as the page was not told of that. */
   const carried = useRef<Place | null>(null);
   // Drawn where it is, it is shifted by nothing any more.
@@ -69,6 +71,16 @@ export const PieceHandle = memo(function PieceHandle({
       carried.current = null;
       if (last) flushSync(() => onMoving(piece.id, last));
     });
+  };
+  /** The system took the finger away, as for a call or a turned screen: nobody let the piece go where it was. */
+  const brokenOff = () => {
+    const handle = elementOf(root.current);
+    carried.current = null;
+    doneByNow();
+    setHeld(false);
+    shift(handle, piece.id, 0, 0);
+    if (handle) handle.ariaValueNow = String(valueNow);
+    onMoving(piece.id, null);
   };
   const shifted = (from: Place, across: number, up: number): Place => ({
     xM: from.xM + (cut === 'along' ? across : 0),
@@ -121,11 +133,11 @@ export const PieceHandle = memo(function PieceHandle({
         setHeld(false);
         if (piece.movable && far(event)) onMoved(piece.id, dragged(event));
       }}
-      onResponderTerminate={() => setHeld(false)}
+      onResponderTerminate={brokenOff}
       {...({ onKeyDown: key, tabIndex: 0 } as object)}
       role="slider"
       aria-label={words}
-      aria-valuenow={Math.round(piece.place.zM * 1000)}
+      aria-valuenow={valueNow}
       aria-valuetext={words}
       aria-disabled={!piece.movable}
       style={[

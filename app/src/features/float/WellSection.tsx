@@ -44,8 +44,8 @@ export interface WellSectionProps {
   /** The piece whose window is shown. */
   readonly chosen: string;
   readonly onChoose: (id: string) => void;
-  /** While a piece is dragged, and once it is let go. */
-  readonly onMoving: (id: string, to: Place) => void;
+  /** While a piece is dragged, null where that is broken off; and once it is let go. */
+  readonly onMoving: (id: string, to: Place | null) => void;
   readonly onMoved: (id: string, to: Place) => void;
   /** Pumps at work. */
   readonly running: ReadonlySet<string>;

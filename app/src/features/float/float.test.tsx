@@ -109,6 +109,30 @@ describe('the Float station', () => {
     expect(floatOf(page.job)?.zM).toBeCloseTo(0.064, 12);
   });
 
+  it('moves a float with a finger, and has it where it stood where the system takes the finger away', async () => {
+    await station(jobOf(alderWren));
+    const height = () => slider().getAttribute('aria-valuenow');
+    const slider = () => {
+      const found = document.querySelector<HTMLElement>('[role="slider"][aria-label^="First float"]');
+      if (!found) throw new Error('The float is not drawn.');
+      return found;
+    };
+    const before = page.job;
+    expect(height()).toBe('10');
+    await page.finger(slider(), 'touchstart');
+    await page.finger(slider(), 'touchmove', -30);
+    expect(Number(height())).toBeGreaterThan(40);
+    await page.finger(slider(), 'touchcancel', -30);
+    expect([height(), slider().style.transform]).toEqual(['10', '']);
+    expect(page.labelled('Base over the pump’s, in mm')).toHaveProperty('value', '10');
+    expect(page.job).toBe(before);
+
+    await page.finger(slider(), 'touchstart');
+    await page.finger(slider(), 'touchmove', -30);
+    await page.finger(slider(), 'touchend', -30);
+    expect(floatOf(page.job)?.zM).toBeGreaterThan(0.04);
+  });
+
   it('speaks in inches to who measures in them, in the drawing as in the words', async () => {
     await station(jobOf(alderWren), { units: 'us' });
     expect(page.text).toMatch(/Best height of its base: [\d.]+.in/);
