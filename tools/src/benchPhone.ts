@@ -64,7 +64,8 @@ interface Tap {
   /** Until its answer was painted; as long as one waits where none came. */
   readonly ms: number;
   readonly answered: boolean;
-  readonly quiet: boolean;
+  /** Whether the machine was at ease until then. */
+  readonly atEase: boolean;
 }
 
 async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio: number, ease: Ease): Promise<Tap> {
@@ -79,7 +80,7 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
   await target.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   await page.waitForTimeout(100);
   const box = await target.boundingBox();
-  if (!box) return { ms: PATIENCE_MS, answered: false, quiet: true };
+  if (!box) return { ms: PATIENCE_MS, answered: false, atEase: true };
   const { answered } = action;
   const asked =
     answered instanceof RegExp
@@ -100,7 +101,7 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
   const { by } = action;
   if (by && 'key' in by) await target.focus();
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE });
-  const atEase = ease.watch();
+  const wasAtEase = ease.watch();
   if (!by) {
     await watch('pointerup');
     await finger('touchStart');
@@ -122,11 +123,11 @@ async function measured(page: Page, cdp: CDPSession, action: Action, workerRatio
     const ms = await answerTo(page);
     // Not while the page is still about what follows.
     await page.waitForTimeout(SETTLES_MS);
-    const quiet = atEase();
-    if (ms === null) return { ms: PATIENCE_MS, answered: false, quiet };
+    const atEase = wasAtEase();
+    if (ms === null) return { ms: PATIENCE_MS, answered: false, atEase };
     // The throttle slows the page alone: what a worker took is counted as often as the page is slowed.
     const worked = action.kind === 'figures' ? (workerRatio - 1) * (await workedMs(page)) : 0;
-    return { ms: ms + worked, answered: true, quiet };
+    return { ms: ms + worked, answered: true, atEase };
   } finally {
     if (by && 'dragged' in by) await finger('touchEnd');
   }
@@ -227,13 +228,13 @@ export async function phoneFigures(
   for (const action of actions.filter(({ name }) => only.test(name))) {
     const taps: Tap[] = [];
     const stolen = stolenShare();
-    while (taps.length < MOST_ROUNDS && taps.filter(({ quiet }) => quiet).length < ROUNDS) {
+    while (taps.length < MOST_ROUNDS && taps.filter(({ atEase }) => atEase).length < ROUNDS) {
       taps.push(await measured(page, cdp, action, workerRatio, ease));
       // On a busy machine it is a while until it can be taken back.
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       await action.after?.(page);
     }
-    const undisturbed = taps.filter(({ quiet }) => quiet);
+    const undisturbed = taps.filter(({ atEase }) => atEase);
     // On a machine that is never left alone all of them count.
     const counted = undisturbed.length < ROUNDS ? taps : undisturbed;
     const taken = counted.map(({ ms }) => ms);
