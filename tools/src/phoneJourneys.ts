@@ -273,6 +273,18 @@ export const actions: readonly Action[] = [
     kind: 'figures',
     answered: { gone: /^The fuse of \d+\u00a0A before this pump/ },
   },
+  {
+    name: 'fix undone',
+    kind: 'step',
+    before: async (page) => {
+      await fix.before(page);
+      await tap(page, fuseFix);
+      await seen(page, /^Done: /);
+      await page.waitForTimeout(400);
+    },
+    touch: { role: 'button', name: 'Undo the last change' },
+    answered: { gone: /^Done: / },
+  },
   { ...sizeChip, name: 'size chip', kind: 'step', answered: { chosen: '10 AWG' } },
   { ...sizeChip, name: 'size chip, new figures', kind: 'figures', answered: { row: 'Feed, 10 AWG' } },
 ];

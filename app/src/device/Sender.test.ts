@@ -49,10 +49,21 @@ async function twoTabs() {
   return { server, tables, leader, other };
 }
 
+/** The other tab takes over, with the server there again. @returns how often it changed what lies on the device until nothing waited */
+async function changesToRest({ server, tables, other }: Awaited<ReturnType<typeof twoTabs>>): Promise<number> {
+  server.away = false;
+  const before = tables.changes;
+  other.sender.start();
+  await until(() => other.aboard.waiting.length === 0);
+  await later(100);
+  return tables.changes - before;
+}
+
 describe('what another tab sent before it was ended, and never told of', () => {
   // The browser ends a page between what it writes and what it says of it.
   it('is a boat: she waits no longer, is not sent again, and the tab that takes over comes to rest', async () => {
-    const { server, tables, leader, other } = await twoTabs();
+    const devices = await twoTabs();
+    const { tables, leader, other } = devices;
     leader.store.add(newJob({ boatId: boat, batteryId: 'house' }, 'Tern'));
     await until(() => other.aboard.waiting.some(({ sent }) => sent !== null));
     leader.close();
@@ -60,17 +71,13 @@ describe('what another tab sent before it was ended, and never told of', () => {
     expect(save?.kind).toBe('save');
     await tables.change(async (change) => change.waiting.delete(save?.id ?? ''));
 
-    server.away = false;
-    const before = tables.changes;
-    other.sender.start();
-    await until(() => other.aboard.waiting.length === 0);
-    await later(100);
-    expect(server.puts).toHaveLength(0);
-    expect(tables.changes - before).toBeLessThan(5);
+    expect(await changesToRest(devices)).toBeLessThan(5);
+    expect(devices.server.puts).toHaveLength(0);
   });
 
   it('is an entry of the records: likewise', async () => {
-    const { server, tables, leader, other } = await twoTabs();
+    const devices = await twoTabs();
+    const { tables, leader, other } = devices;
     const key = await deviceKeyOf(leader.aboard);
     const hand: Hand = { by: 'Wren', now: Date.now(), newId: () => v7() };
     const of = { boat: { id: boat, name: 'Tern' }, circuit: null };
@@ -84,12 +91,7 @@ describe('what another tab sent before it was ended, and never told of', () => {
       await change.waiting.delete(row.id);
     });
 
-    server.away = false;
-    const before = tables.changes;
-    other.sender.start();
-    await until(() => other.aboard.waiting.length === 0);
-    await later(100);
-    expect(server.records).toHaveLength(0);
-    expect(tables.changes - before).toBeLessThan(5);
+    expect(await changesToRest(devices)).toBeLessThan(5);
+    expect(devices.server.records).toHaveLength(0);
   });
 });
